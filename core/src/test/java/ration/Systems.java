@@ -4,8 +4,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import ration.assess.Assessment;
 import ration.condition.Attitude;
 import ration.condition.Condition;
+import ration.fault.FaultAnswer;
+import ration.fault.FaultSearch;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.model.EngineInlet;
@@ -41,6 +45,24 @@ public final class Systems {
         } catch (ProjectFileException e) {
             throw new IllegalStateException(e.fullText(), e);
         }
+    }
+
+    private static final Map<String, Assessment> ASSESSED = new ConcurrentHashMap<>();
+    private static final Map<String, List<FaultAnswer>> FAULTS = new ConcurrentHashMap<>();
+
+    /** The assessment of a document that comes with the program, made once for all tests: nothing in it changes. */
+    public static Assessment assessed(String name) {
+        return ASSESSED.computeIfAbsent(name, n -> Assessment.of(demo(n)));
+    }
+
+    /** The same of the first demo. */
+    public static Assessment assessedCorrie() {
+        return assessed(ProjectFile.DEMO);
+    }
+
+    /** What came of every part of a document failing, asked once for all tests. */
+    public static List<FaultAnswer> faults(String name) {
+        return FAULTS.computeIfAbsent(name, n -> FaultSearch.of(assessed(n)));
     }
 
     public static Measured in(double inches) {

@@ -87,7 +87,7 @@ class AssessmentTest {
 
     @Test
     void theMatrixGoesThroughEveryFlownCase() {
-        Assessment a = Assessment.of(Systems.corrie());
+        Assessment a = Systems.assessedCorrie();
         assertThat(a.cases())
                 .as("attitudes, positions, contents, filters clean and fouled; loads and cold fuel")
                 .hasSize(5 * 2 * 3 * 2 + (3 + 5) * 2);
@@ -105,7 +105,7 @@ class AssessmentTest {
     /** Left and right slips of a symmetric aircraft are the same case seen from two sides. */
     @Test
     void symmetricSlipsGiveTheSameMargin() {
-        Assessment a = Assessment.of(Systems.corrie());
+        Assessment a = Systems.assessedCorrie();
         for (Contents contents : Contents.values()) {
             List<CaseAnswer> slips = a.cases().stream()
                     .filter(c -> c.filling().is(contents)
@@ -128,7 +128,7 @@ class AssessmentTest {
             assertThat(f.detail().in(UnitSystem.METRIC)).contains("L/h").doesNotContain("gph");
             assertThat(f.source()).contains("23.957").contains("from memory");
         });
-        assertThat(Assessment.of(Systems.corrie()).findings()).noneMatch(f -> f.id().startsWith("flow.overflow"));
+        assertThat(Systems.assessedCorrie().findings()).noneMatch(f -> f.id().startsWith("flow.overflow"));
     }
 
     @Test
@@ -144,7 +144,7 @@ class AssessmentTest {
 
     @Test
     void theLedgerShowsWhatIsComputed() {
-        Ledger ledger = Ledger.of(Assessment.of(Systems.corrie()), UnitSystem.US);
+        Ledger ledger = Ledger.of(Systems.assessedCorrie(), UnitSystem.US);
         assertThat(ledger.unusable().verdict())
                 .as("a test of another attitude makes more likely than the placard")
                 .isEqualTo(Verdict.FAILS);
@@ -204,7 +204,7 @@ class AssessmentTest {
 
     @Test
     void lookingAtACaseGivesTheSameFiguresAsTheMatrix() {
-        Assessment a = Assessment.of(Systems.corrie());
+        Assessment a = Systems.assessedCorrie();
         CaseAnswer governing = a.governing().orElseThrow();
         assertThat(a.look(governing.condition()).orElseThrow().margin()).isEqualTo(governing.margin());
     }
@@ -223,7 +223,7 @@ class AssessmentTest {
                 }
             });
         }
-        Assessment demo = Assessment.of(Systems.corrie());
+        Assessment demo = Systems.assessedCorrie();
         assertThat(demo.findings())
                 .anyMatch(f -> f.check().key().equals("flow.margin")
                         && f.ratio() == demo.governing().orElseThrow().ratio());

@@ -18,7 +18,7 @@ import ration.file.ProjectFileException;
 /** A case said in words on the command line is the case of the matrix. */
 class CaseWordsTest {
 
-    private static final Assessment CORRIE = Assessment.of(Systems.corrie());
+    private static final Assessment CORRIE = Systems.assessedCorrie();
 
     private static String words(CaseAnswer c) {
         List<String> words = new ArrayList<>(List.of(

@@ -99,7 +99,7 @@ class ChecksTest {
     /** The worst comes first: Short, Not shown, Thin, Holds. */
     @Test
     void findingsStandWorstFirst() {
-        assertThat(Assessment.of(Systems.corrie()).findings()).isSortedAccordingTo(Checks.WORST_FIRST);
+        assertThat(Systems.assessedCorrie().findings()).isSortedAccordingTo(Checks.WORST_FIRST);
         assertThat(Assessment.of(Project.empty()).findings()).isSortedAccordingTo(Checks.WORST_FIRST);
     }
 

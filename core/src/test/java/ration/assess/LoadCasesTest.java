@@ -37,7 +37,7 @@ import ration.quantity.UnitSystem;
 /** What is asked beside steady flight on usual fuel, and defaults an inspector may change. */
 class LoadCasesTest {
 
-    private static final Assessment CORRIE = Assessment.of(Systems.corrie());
+    private static final Assessment CORRIE = Systems.assessedCorrie();
 
     private static CaseAnswer worst(Assessment a, String attitude) {
         return a.cases().stream()

@@ -105,7 +105,7 @@ class NobodyKnowsTest {
         assertThat(Sureness.ofShare(0.04)).isEqualTo(Verdict.HOLDS);
         assertThat(Sureness.ofShare(0.06)).isEqualTo(Verdict.THIN);
         assertThat(Sureness.ofShare(0.34)).isEqualTo(Verdict.NOT_SHOWN);
-        Assessment tansy = Assessment.of(Systems.demo("tansy-l3"));
+        Assessment tansy = Systems.assessed("tansy-l3");
         Sureness sure = tansy.sure().orElseThrow();
         Chance page =
                 Chance.of(tansy, Draws.SEED, Draws.USUAL_SAMPLES, Task.QUIET).orElseThrow();
@@ -296,7 +296,7 @@ class NobodyKnowsTest {
      */
     @Test
     void onlyWhatTheFlowRestsOnIsAskedAnew() {
-        Assessment was = Assessment.of(Systems.corrie());
+        Assessment was = Systems.assessedCorrie();
         Assessment noted = Assessment.ahead(was.project().withNote("Looked at the strainer."), Optional.of(was));
         assertThat(noted.sure()).isEqualTo(was.sure());
         assertThat(noted.sured()).isSameAs(noted);

@@ -101,7 +101,7 @@ class TradeChecksTest {
     /** A low point on a pump's suction is told to have a capped port, not a drain that another check then warns of. */
     @Test
     void aLowPointOnSuctionGetsOneAdvice() {
-        Finding low = Assessment.of(Systems.demo("brindle-a2")).findings().stream()
+        Finding low = Systems.assessed("brindle-a2").findings().stream()
                 .filter(f -> f.check() == Check.AIR_LOW)
                 .findFirst()
                 .orElseThrow();

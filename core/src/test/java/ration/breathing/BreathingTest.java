@@ -239,7 +239,7 @@ class BreathingTest {
 
     @Test
     void theDemosAirIsSaidInWords() {
-        List<Finding> findings = Assessment.of(Systems.corrie()).findings();
+        List<Finding> findings = Systems.assessedCorrie().findings();
         assertThat(findings).anySatisfy(f -> {
             assertThat(f.id()).isEqualTo("air.vent.upper");
             assertThat(f.verdict()).isEqualTo(Verdict.HOLDS);
@@ -543,7 +543,7 @@ class BreathingTest {
      */
     @Test
     void aBlockedVentEndsShortAndSaysWhen() {
-        Assessment a = Assessment.of(Systems.corrie());
+        Assessment a = Systems.assessedCorrie();
         for (var air : a.air()) {
             var b = air.blocked().orElseThrow();
             assertThat(b.soonest().seconds()).isLessThan(b.latest().seconds());

@@ -248,7 +248,7 @@ class DrawdownTest {
     @Test
     void nothingIsLostOnTheWay() {
         for (String demo : List.of("corrie-b1", "brindle-a2", "tansy-l3")) {
-            ration.assess.Assessment a = ration.assess.Assessment.of(Systems.demo(demo));
+            ration.assess.Assessment a = ration.Systems.assessed(demo);
             Flight f = FlightRun.of(a, UsualFlight.of(a.project()));
             double start = f.samples().get(0).condition().contents().values().stream()
                             .mapToDouble(v -> v)

@@ -39,7 +39,7 @@ import ration.task.Task;
 class FlightRunTest {
 
     private static final double GALLON = Unit.GALLON.toSi(1);
-    private static final Assessment TANSY = Assessment.of(Systems.demo("tansy-l3"));
+    private static final Assessment TANSY = Systems.assessed("tansy-l3");
 
     private static double burnt(Assessment a, List<Phase> phases) {
         return phases.stream()
@@ -245,7 +245,7 @@ class FlightRunTest {
         "brindle-a2,PUMP_DEAD,lift,60"
     })
     void whatComesBeforeAFaultIsThatOfTheFlightWithoutIt(String demo, Fault.Kind kind, String item, double at) {
-        Assessment a = Assessment.of(Systems.demo(demo));
+        Assessment a = Systems.assessed(demo);
         FlightPlan plan = UsualFlight.of(a.project());
         String port = kind == Fault.Kind.OUTLET_CLOGGED ? "outlet" : "";
         Flight sound = FlightRun.of(a, plan);
@@ -266,7 +266,7 @@ class FlightRunTest {
     /** The tank whose vent shuts on the way is left once it starves, not before; what stays in it is no reserve. */
     @Test
     void aPlanIsGivenUpWhenItIsSeenToFail() {
-        Assessment a = Assessment.of(Systems.corrie());
+        Assessment a = Systems.assessedCorrie();
         Flight f = FlightRun.of(
                 a,
                 UsualFlight.of(a.project()),
@@ -290,7 +290,7 @@ class FlightRunTest {
     /** Planned or by hand: what is burnt under the placard is said, and the flight never holds. */
     @Test
     void belowThePlacardNeverHolds() {
-        Assessment a = Assessment.of(Systems.corrie());
+        Assessment a = Systems.assessedCorrie();
         FlightPlan plan = UsualFlight.of(a.project());
         Flight planned = FlightRun.of(a, plan);
         assertThat(planned.belowPlacard())
@@ -383,7 +383,7 @@ class FlightRunTest {
     /** Without a return the fuel goes to the air outside by its lag and nothing else. */
     @Test
     void fuelThatDoesNotComeBackGoesByItsLagAlone() {
-        Assessment a = Assessment.of(Systems.corrie());
+        Assessment a = Systems.assessedCorrie();
         FlightPlan plan = UsualFlight.of(a.project());
         List<Phase> cold = plan.phases().stream()
                 .map(p -> p.withOutside(java.util.Optional.of(Measured.of(0, Unit.CELSIUS))))

@@ -38,7 +38,7 @@ class CollisionsTest {
     private static final SchematicView NARROW = SchematicView.of(892, 500);
 
     /** Random layouts drawn. */
-    static final int RANDOM = Samples.of(24, 500);
+    static final int RANDOM = Samples.of(8, 500);
 
     /** The windows one of several documents is drawn in: each in one, and in both in the long build. */
     private static List<SchematicView> windows(int which) {

@@ -62,7 +62,7 @@ class FlightPicturesTest {
     @ParameterizedTest
     @CsvSource({"corrie-b1, US", "brindle-a2, METRIC", "tansy-l3, US"})
     void aFlightIsDrawnWholeAndNothingLeavesTheSheet(String demo, UnitSystem units) {
-        Assessment a = Assessment.of(Systems.demo(demo));
+        Assessment a = Systems.assessed(demo);
         Flight f = flown(a);
         for (double[] size : new double[][] {{960, 560}, {700, 470}}) {
             Picture p = FlightPicture.draw(
@@ -80,7 +80,7 @@ class FlightPicturesTest {
     @ParameterizedTest
     @ValueSource(strings = {"corrie-b1", "tansy-l3"})
     void everyTankThatIsFlownIsNamedBesideItsCurve(String demo) {
-        Assessment a = Assessment.of(Systems.demo(demo));
+        Assessment a = Systems.assessed(demo);
         Flight f = flown(a);
         Picture p = FlightPicture.draw(
                 a.project(), f, Optional.empty(), f.landing().minutes(), UnitSystem.US, MEASURE, 960, 560);
@@ -95,7 +95,7 @@ class FlightPicturesTest {
     /** Where the mouse is, the minute is; beyond the ends it is the end. */
     @Test
     void aPlaceAcrossThePictureIsATime() {
-        Flight f = flown(Assessment.of(Systems.corrie()));
+        Flight f = flown(Systems.assessedCorrie());
         double before = -1;
         for (double px = 0; px <= 960; px += 5) {
             double now = FlightPicture.minutes(f, px, 960);

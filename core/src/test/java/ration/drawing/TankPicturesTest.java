@@ -6,7 +6,6 @@ import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import ration.Systems;
-import ration.assess.Assessment;
 import ration.assess.TankAnswer;
 import ration.condition.Attitude;
 import ration.drawing.Mark.Spot;
@@ -18,7 +17,7 @@ import ration.tank.StrandedMap;
 class TankPicturesTest {
 
     private static final TankAnswer UPPER =
-            Assessment.of(Systems.corrie()).tank("upper").orElseThrow();
+            Systems.assessedCorrie().tank("upper").orElseThrow();
 
     private static List<Spot> spots(Picture p) {
         return p.pieces().stream()

@@ -63,7 +63,7 @@ class AttitudesTest {
     /** Recomputed: the demo's own test at -6/0 makes about 1.32 gal likely at -6/3, over the 1.3 placard. */
     @Test
     void aTestOfAnotherAttitudeClosesNothingAndIsCarriedByItsRatio() {
-        TankAnswer a = Assessment.of(Systems.corrie()).tank("upper").orElseThrow();
+        TankAnswer a = Systems.assessedCorrie().tank("upper").orElseThrow();
         assertThat(a.drainedThere()).isEmpty();
         TankAnswer.Carried c = a.carried().orElseThrow();
         assertThat(Unit.GALLON.fromSi(c.likely())).isCloseTo(1.32, Offset.offset(0.005));
@@ -131,7 +131,7 @@ class AttitudesTest {
 
     @Test
     void marksGoByTheAngleMeasured() {
-        TankAnswer a = Assessment.of(Systems.corrie()).tank("upper").orElseThrow();
+        TankAnswer a = Systems.assessedCorrie().tank("upper").orElseThrow();
         assertThat(a.evidence().marks(Math.toRadians(12))).hasSize(4);
         assertThat(a.evidence().marks(Math.toRadians(9)))
                 .as("the parked angle was changed")

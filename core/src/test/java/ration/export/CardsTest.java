@@ -27,7 +27,7 @@ class CardsTest {
     @ParameterizedTest
     @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
     void everyTestStillToRunHasACardWithItsBoxes(String demo) throws IOException {
-        Assessment a = Assessment.of(Systems.demo(demo));
+        Assessment a = Systems.assessed(demo);
         List<Programme.Proof> left = a.programme().tests().stream()
                 .filter(p -> p.wanted().asked() && p.verdict() == ration.check.Verdict.NOT_SHOWN)
                 .toList();
@@ -58,7 +58,7 @@ class CardsTest {
     @ParameterizedTest
     @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
     void theCardBeforeFlightHoldsDrainsVentsAndTheDipstick(String demo) throws IOException {
-        Assessment a = Assessment.of(Systems.demo(demo));
+        Assessment a = Systems.assessed(demo);
         String text = text(PreflightPdf.of(a, UnitSystem.US));
         assertThat(text).contains("Drains, in walk-round order", "Vents and caps", "hazardous waste");
         ration.breathing.SamplingCard.of(a.project().system())

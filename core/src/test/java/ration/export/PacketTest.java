@@ -200,13 +200,14 @@ class PacketTest {
                         t -> t.withOutlets(t.outlets().stream()
                                 .map(o -> o.at(o.place().raised(Unit.INCH.toSi(0.25))))
                                 .toList())));
-        String before = String.join(" ", pages(packet(corrie, Packet.Paper.A4, UnitSystem.METRIC)));
+        byte[] sheets = packet(corrie, Packet.Paper.A4, UnitSystem.METRIC);
+        String before = String.join(" ", pages(sheets));
         String after = String.join(" ", pages(packet(moved, Packet.Paper.A4, UnitSystem.METRIC)));
         assertThat(before).doesNotContain("changed since");
         assertThat(after.replaceAll("\\s+", " "))
                 .contains("the tank or its outlet has changed since", "Fill and mark of Upper tank");
         assertThat(Packet.mark(moved)).isNotEqualTo(Packet.mark(corrie)).matches("([0-9a-f]{4} ){3}[0-9a-f]{4}");
-        try (PDDocument doc = Loader.loadPDF(packet(corrie, Packet.Paper.A4, UnitSystem.METRIC))) {
+        try (PDDocument doc = Loader.loadPDF(sheets)) {
             assertThat(doc.getPage(0).getMediaBox().getWidth()).isBetween(595f, 595.5f);
         }
     }
@@ -214,7 +215,7 @@ class PacketTest {
     @Test
     void aStoppedPacketIsNone() throws IOException {
         assertThat(Packet.of(
-                        Assessment.of(Systems.corrie()),
+                        Systems.assessedCorrie(),
                         Packet.Paper.LETTER,
                         UnitSystem.US,
                         DAY,

@@ -167,7 +167,7 @@ class EveryCaseTest {
      */
     @Test
     void theTakeOffRunIsAsked() {
-        FaultAnswer pinched = FaultSearch.of(Assessment.of(Systems.corrie()), new Fault(Kind.LINE_PINCHED, "r2", 0.5));
+        FaultAnswer pinched = FaultSearch.of(Systems.assessedCorrie(), new Fault(Kind.LINE_PINCHED, "r2", 0.5));
         assertThat(pinched.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(pinched.where()).startsWith("Take-off run");
         assertThat(pinched.share()).isLessThan(0.95);
@@ -176,7 +176,7 @@ class EveryCaseTest {
     /** Both ends of a run, every port of a part; what comes into a return goes to its tank. */
     @Test
     void airComesInAtEveryWettedEnd() {
-        Assessment a = Assessment.of(Systems.demo("tansy-l3"));
+        Assessment a = Systems.assessed("tansy-l3");
         for (String id : List.of("r1", "r2", "r5", "r3")) {
             FaultAnswer f = FaultSearch.of(a, new Fault(Kind.AIR_LEAK, id));
             assertThat(f.verdict()).as(id).isEqualTo(Verdict.FAILS);
@@ -190,7 +190,7 @@ class EveryCaseTest {
     /** A leg that stands under suction lets air in too: it is open to the line that flows. */
     @Test
     void airComesInThroughALegThatStands() {
-        Assessment a = Assessment.of(Systems.demo("jet-siphon"));
+        Assessment a = Systems.assessed("jet-siphon");
         List<FaultAnswer> leaks = searched(
                 a,
                 Catalogue.of(a.project().system()).stream()
@@ -223,14 +223,14 @@ class EveryCaseTest {
      */
     @Test
     void whatIsNotLackOfFlowIsNeverCalledHarmless() {
-        Assessment brindle = Assessment.of(Systems.demo("brindle-a2"));
+        Assessment brindle = Systems.assessed("brindle-a2");
         FaultAnswer header = FaultSearch.of(brindle, new Fault(Kind.VENT_SHUT, "header"));
         assertThat(header.verdict()).isIn(Verdict.NOT_SHOWN, Verdict.FAILS);
         assertThat(header.why()).containsAnyOf("reserve is gone", "over the 5.00 psi");
         FaultAnswer knocked = FaultSearch.of(brindle, new Fault(Kind.VALVE_SHUT, "shut-off"));
         assertThat(knocked.share()).isZero();
         for (String demo : List.of("corrie-b1", "brindle-a2", "tansy-l3")) {
-            Assessment a = Assessment.of(Systems.demo(demo));
+            Assessment a = Systems.assessed(demo);
             assertThat(searched(
                             a,
                             Catalogue.of(a.project().system()).stream()
@@ -279,7 +279,7 @@ class EveryCaseTest {
     @ParameterizedTest
     @ValueSource(strings = {"upper", "fuselage"})
     void aShutVentIsSoonestWithAFullTank(String tank) {
-        Assessment a = Assessment.of(Systems.corrie());
+        Assessment a = Systems.assessedCorrie();
         Fault shut = new Fault(Kind.VENT_SHUT, tank);
         FaultAnswer said = FaultSearch.of(a, shut);
         List<Double> plain = new ArrayList<>();
@@ -302,7 +302,7 @@ class EveryCaseTest {
     /** A way out holds in the case the pilot did not think of as well. */
     @Test
     void aWayOutHoldsInEveryCase() {
-        Assessment a = Assessment.of(Systems.corrie());
+        Assessment a = Systems.assessedCorrie();
         FaultAnswer pinched = FaultSearch.of(a, new Fault(Kind.LINE_PINCHED, "r3", 0.5));
         assertThat(pinched.wayOut().orElseThrow().does()).startsWith("UPPER");
         double least = a.cases().stream()

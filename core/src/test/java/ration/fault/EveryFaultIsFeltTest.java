@@ -47,7 +47,7 @@ class EveryFaultIsFeltTest {
     /** What the network does not feel is never said to hold because of it. */
     @Test
     void whatIsNotFeltIsNotCalledHarmless() {
-        Assessment a = Assessment.of(Systems.demo("tansy-l3"));
+        Assessment a = Systems.assessed("tansy-l3");
         List<Fault> beside = Catalogue.of(a.project().system()).stream()
                 .filter(f -> f.kind().felt() == Fault.Felt.BESIDE)
                 // answered beside the network: by where it would boil

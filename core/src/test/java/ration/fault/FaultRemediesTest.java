@@ -9,6 +9,7 @@ import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import ration.Samples;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.check.Verdict;
@@ -50,6 +51,14 @@ class FaultRemediesTest {
                 () -> false);
     }
 
+    /** A layout whose pumps hang on one bus, its dead supply and what is offered against that; asked once. */
+    private static final class OneBus {
+        static final Project LAYOUT = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
+        static final Assessment NOW = Assessment.of(LAYOUT);
+        static final FaultAnswer DEAD = worst(NOW, Kind.SUPPLY_DEAD);
+        static final List<FaultRemedy> OFFERED = remedies(NOW, DEAD);
+    }
+
     private static List<FaultRemedy> remedies(Assessment a, FaultAnswer f) {
         return FaultRemedies.of(a, f, UnitSystem.US, Task.QUIET);
     }
@@ -66,21 +75,17 @@ class FaultRemediesTest {
     /** Kinds that change something at their own part, in layouts where it helps. */
     @ParameterizedTest
     @CsvSource({
-        "CORRIE, LINE_PINCHED, Next size",
-        "CORRIE, VENT_SHUT, Vented cap",
-        "BRINDLE, AIR_LEAK, Header twice as large",
+        "corrie-b1, LINE_PINCHED, Next size",
+        "corrie-b1, VENT_SHUT, Vented cap",
+        "brindle-a2, AIR_LEAK, Header twice as large",
         "TWO_PUMPS_PARALLEL, SUPPLY_DEAD, on a second bus"
     })
     void whatIsOfferedIsFoundOnceItIsTakenUp(String layout, Kind kind, String title) {
-        Project p =
-                switch (layout) {
-                    case "CORRIE" -> Systems.corrie();
-                    case "BRINDLE" -> Systems.demo("brindle-a2");
-                    default -> Systems.said(Pattern.valueOf(layout).project());
-                };
-        Assessment a = Assessment.of(p);
-        FaultAnswer now = worst(a, kind);
-        List<FaultRemedy> offered = remedies(a, now);
+        boolean oneBus = layout.equals("TWO_PUMPS_PARALLEL");
+        Project p = oneBus ? OneBus.LAYOUT : Systems.demo(layout);
+        Assessment a = oneBus ? OneBus.NOW : Systems.assessed(layout);
+        FaultAnswer now = oneBus ? OneBus.DEAD : worst(a, kind);
+        List<FaultRemedy> offered = oneBus ? OneBus.OFFERED : remedies(a, now);
         assertThat(offered)
                 .as("against " + now.part() + " " + kind)
                 .extracting(FaultRemedy::title)
@@ -90,7 +95,8 @@ class FaultRemediesTest {
                             || r.after().minutes() > now.minutes() + 1)
                     .as(r.title())
                     .isTrue();
-            if (layout.equals("CORRIE")) {
+            // the plain way asks every failure anew
+            if (layout.equals("corrie-b1") && Samples.some(offered, 1).contains(r)) {
                 assertThat(r.shorts())
                         .as(r.title())
                         .isEqualTo(
@@ -109,17 +115,14 @@ class FaultRemediesTest {
     /** A supply parted into buses is judged by the one that is worse off. */
     @Test
     void aSecondBusIsJudgedByTheWorseOfTheTwo() {
-        Project p = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
-        Assessment a = Assessment.of(p);
-        FaultAnswer dead = worst(a, Kind.SUPPLY_DEAD);
-        FaultRemedy bus = remedies(a, dead).stream()
+        FaultRemedy bus = OneBus.OFFERED.stream()
                 .filter(r -> r.title().endsWith("on a second bus"))
                 .findFirst()
                 .orElseThrow();
-        Project parted = bus.edit().change().apply(p);
+        Project parted = bus.edit().change().apply(OneBus.LAYOUT);
         assertThat(parted.system().all(Pump.class).map(Pump::bus).distinct()).hasSize(2);
         List<FaultAnswer> supplies = of(Assessment.of(parted), Kind.SUPPLY_DEAD);
-        assertThat(supplies).hasSize(2);
+        assertThat(supplies).hasSize(2).extracting(FaultAnswer::verdict).doesNotContain(Verdict.FAILS);
         assertThat(bus.after().verdict())
                 .isEqualTo(supplies.stream()
                         .map(FaultAnswer::verdict)
@@ -184,9 +187,10 @@ class FaultRemediesTest {
     @Test
     void nothingIsOfferedThatChangesNothing() {
         Assessment a = Assessment.of(Systems.said(Pattern.GRAVITY_SELECTOR.project()));
-        for (FaultAnswer f : FaultSearch.of(a).stream()
+        for (FaultAnswer f : Catalogue.of(a.project().system()).stream()
+                .map(f -> FaultSearch.of(a, f))
                 .filter(f -> f.verdict() == Verdict.FAILS)
-                .limit(4)
+                .limit(Samples.of(2, 8))
                 .toList()) {
             assertThat(remedies(a, f)).as(f.part() + " " + f.fault()).allSatisfy(r -> assertThat(
                             r.edit().change().apply(a.project()))

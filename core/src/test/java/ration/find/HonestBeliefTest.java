@@ -38,7 +38,7 @@ class HonestBeliefTest {
     @ParameterizedTest
     @ValueSource(strings = {"corrie-b1", "tansy-l3"})
     void aWorseInstrumentNeverMakesAFaultSurer(String demo) {
-        Assessment a = Assessment.of(Systems.demo(demo));
+        Assessment a = Systems.assessed(demo);
         Search none = Search.of(a, List.of());
         Setting as = new Setting(Assessment.start(a.project()));
         String inlet = a.project().system().inlet().orElseThrow().id();
@@ -127,7 +127,7 @@ class HonestBeliefTest {
     /** What an outcome promises holds for a reading that lies in it, off by its own error. */
     @Test
     void anOutcomeCoversTheErrorOfItsReading() {
-        Assessment a = Assessment.of(Systems.demo("tansy-l3"));
+        Assessment a = Systems.assessed("tansy-l3");
         Search none = Search.of(a, List.of());
         for (NextReading n : none.next(Assessment.start(a.project())).stream()
                 .filter(n -> !n.asked().what().sign())
@@ -165,7 +165,7 @@ class HonestBeliefTest {
      */
     @Test
     void leaksAreLookedAtFirstAndNothingTwice() {
-        Assessment a = Assessment.of(Systems.corrie());
+        Assessment a = Systems.assessedCorrie();
         Setting as = new Setting(Assessment.start(a.project()));
         Reading drips = Reading.sign("strainer", Reading.What.DRIPS, true, as);
         Search now = Search.of(a, List.of(drips));
@@ -185,7 +185,7 @@ class HonestBeliefTest {
     /** Readings that are offered across a screen a pump draws through. */
     private record EngineInletless(Assessment a) {
         boolean everySuctionScreenIsReadOnBothSides() {
-            Assessment tansy = Assessment.of(Systems.demo("tansy-l3"));
+            Assessment tansy = Systems.assessed("tansy-l3");
             List<Reading> all =
                     new Readable(tansy.project().system()).now(Assessment.start(tansy.project()), List.of());
             return all.stream().anyMatch(r -> r.place().equals("strainer.in") && r.error() < 300)

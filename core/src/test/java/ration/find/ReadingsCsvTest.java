@@ -19,7 +19,7 @@ import ration.reading.Setting;
 class ReadingsCsvTest {
 
     private static final String HEAD = "place,quantity,value,unit,error,state\n";
-    private static final Assessment CORRIE = Assessment.of(Systems.corrie());
+    private static final Assessment CORRIE = Systems.assessedCorrie();
 
     private static Reading one(String row) {
         List<Reading> all = ReadingsCsv.parse(CORRIE, HEAD + row + "\n");

@@ -65,7 +65,7 @@ class SearchTest {
     @ParameterizedTest
     @ValueSource(strings = {"corrie-b1", "brindle-a2"})
     void minutesAreThoseOfTheCourse(String demo) {
-        Assessment a = Assessment.of(Systems.demo(demo));
+        Assessment a = Systems.assessed(demo);
         Condition now = Assessment.start(a.project());
         double demand = a.project().brief().demand();
         List<Fault> faults = Catalogue.of(a.project().system());

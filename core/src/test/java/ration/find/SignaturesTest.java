@@ -29,8 +29,8 @@ class SignaturesTest {
 
     private static final double PSI = Unit.PSI.toSi(1);
     private static final Assessment RAIL = Assessment.of(Pattern.HEADER_TWO_PUMPS.project());
-    private static final Assessment CORRIE = Assessment.of(Systems.corrie());
-    private static final Assessment TANSY = Assessment.of(Systems.demo("tansy-l3"));
+    private static final Assessment CORRIE = Systems.assessedCorrie();
+    private static final Assessment TANSY = Systems.assessed("tansy-l3");
 
     private static Reading pressure(String place, double psi, Setting s) {
         return new Reading(place, Reading.What.PRESSURE, psi * PSI, 1 * PSI, s);
@@ -324,7 +324,7 @@ class SignaturesTest {
     @ParameterizedTest
     @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
     void preparedCasesComeTrueAndAreFound(String demo) {
-        Assessment a = Assessment.of(Systems.demo(demo));
+        Assessment a = Systems.assessed(demo);
         List<PracticeCase> cases = PracticeCase.of(a.project());
         assertThat(cases).hasSize(1);
         PracticeCase one = cases.get(0);

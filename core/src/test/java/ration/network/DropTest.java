@@ -51,7 +51,10 @@ class DropTest {
                     .isCloseTo(fresh.friction, Percentage.withPercentage(2e-11));
             assertThat(remembering.frictionRise)
                     .as("slope at Re " + re)
-                    .isCloseTo(fresh.frictionRise, Offset.offset(1e-12 * fresh.friction));
+                    .isCloseTo(
+                            fresh.frictionRise,
+                            // between laminar and turbulent the slope is many times the factor
+                            Offset.offset(1e-12 * Math.max(fresh.friction, Math.abs(fresh.frictionRise))));
         }
     }
 

@@ -40,10 +40,7 @@ class LayoutEditsTest {
                         .governing()
                         .orElseThrow()
                         .margin())
-                .isLessThan(Assessment.of(Systems.corrie())
-                        .governing()
-                        .orElseThrow()
-                        .margin());
+                .isLessThan(Systems.assessedCorrie().governing().orElseThrow().margin());
     }
 
     @Test

@@ -2,6 +2,7 @@ package ration.project;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,7 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import ration.Systems;
@@ -54,9 +56,9 @@ class PatternTest {
 
     @ParameterizedTest
     @EnumSource
-    void everyPatternSurvivesBeingSaved(Pattern pattern) throws Exception {
+    void everyPatternSurvivesBeingSaved(Pattern pattern, @TempDir Path folder) throws Exception {
         Project project = pattern.project();
-        java.nio.file.Path file = java.nio.file.Files.createTempFile("pattern", ProjectFile.ENDING);
+        Path file = folder.resolve("pattern" + ProjectFile.ENDING);
         ProjectFile.save(project, file);
         assertThat(ProjectFile.open(file)).isEqualTo(project);
     }

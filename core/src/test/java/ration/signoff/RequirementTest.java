@@ -100,7 +100,7 @@ class RequirementTest {
     @Test
     void everyFindingIsOnALineOnceOrWithItsTest() {
         for (String demo : List.of("corrie-b1", "brindle-a2", "tansy-l3")) {
-            Assessment a = Assessment.of(Systems.demo(demo));
+            Assessment a = Systems.assessed(demo);
             List<Requirement> all = Requirement.of(a, UnitSystem.METRIC);
             assertThat(all).extracting(r -> r.finding()).doesNotHaveDuplicates();
             long merged = a.findings().size() - all.size();

@@ -206,7 +206,7 @@ class VaporTest {
         assertThat(findings)
                 .anyMatch(f -> f.id().equals("vapor.suction-drain") && f.item().equals("strainer"));
         assertThat(findings).anyMatch(f -> f.id().equals("vapor.lift.lift"));
-        assertThat(Assessment.of(Systems.corrie()).findings())
+        assertThat(Systems.assessedCorrie().findings())
                 .noneMatch(f -> f.id().startsWith("vapor.suction") || f.id().startsWith("vapor.lift"));
     }
 

@@ -3,6 +3,7 @@ package ration.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
@@ -12,6 +13,7 @@ import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.application.Platform;
@@ -33,6 +35,7 @@ import ration.desktop.session.Worked;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.flow.Solves;
+import ration.quantity.UnitSystem;
 
 /** The real window with a folder of its own, opened on the demo, and the few things every journey does. */
 @ExtendWith(ApplicationExtension.class)
@@ -54,7 +57,7 @@ abstract class WindowHarness {
         }
     }
 
-    final Answers answers = new Answers();
+    Answers answers;
     Session session;
     MainWindow window;
     Path folder;
@@ -84,31 +87,61 @@ abstract class WindowHarness {
         }
     }
 
-    /** To be called by each class's own start: the extension looks no further up. */
+    /** The window all tests of this program share, and its folder. */
+    private record Shared(Stage stage, Session session, MainWindow window, Answers answers, Path folder) {}
+
+    private static Shared shared;
+
+    /**
+     * To be called by each class's own start: the extension looks no further up. One window serves all tests, as one
+     * serves a user all day: with each document everything in it begins anew, and what the toolkit has learned of it is
+     * kept, which is half of what a test costs.
+     */
     void begin(Stage stage) throws IOException {
         Solves.watch(this::offence);
-        folder = Files.createTempDirectory("ration-test");
-        session = new Session(new Home(folder.resolve("home")));
-        window = new MainWindow(stage, session, answers);
+        if (shared == null || shared.stage() != stage) {
+            Path own = Files.createTempDirectory("ration-test");
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> clear(own, p -> true)));
+            Session first = new Session(new Home(own.resolve(HOME)));
+            Answers chosen = new Answers();
+            shared = new Shared(stage, first, new MainWindow(stage, first, chosen), chosen, own);
+        }
+        session = shared.session();
+        window = shared.window();
+        answers = shared.answers();
+        folder = shared.folder();
+        answers.open = null;
+        answers.save = null;
+        session.units().set(UnitSystem.US);
         window.show();
-        // one stage serves every class: another may have left it small
+        // a test may have left it small
         stage.setWidth(1280);
         stage.setHeight(800);
         stage.setX(20);
         stage.setY(20);
     }
 
-    /** Ends the session's work and takes its folder away. */
+    private static final String HOME = "home";
+
+    /** Takes away what the test wrote; what the open session holds of its home stays. */
     @AfterEach
-    void cleanUp() throws IOException {
+    void cleanUp() {
         Solves.watch(() -> {});
-        session.close();
-        try (Stream<Path> files = Files.walk(folder)) {
-            for (Path p : files.sorted(Comparator.reverseOrder()).toList()) {
-                Files.deleteIfExists(p);
-            }
-        }
+        clear(folder, p -> !p.equals(folder) && !p.getFileName().toString().endsWith(".lock"));
         assertThat(offences).as("networks solved on the interface thread").isEmpty();
+    }
+
+    private static void clear(Path folder, Predicate<Path> which) {
+        try (Stream<Path> files = Files.walk(folder)) {
+            for (Path p : files.sorted(Comparator.reverseOrder()).filter(which).toList()) {
+                // a folder that holds something that stays
+                if (!Files.isDirectory(p) || p.toFile().list().length == 0) {
+                    Files.deleteIfExists(p);
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @BeforeEach

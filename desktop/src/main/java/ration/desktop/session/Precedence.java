@@ -15,6 +15,7 @@ final class Precedence {
     private static final long PAUSE_NS = 500_000;
     /** A pause ends by itself: whoever asks while holding what the ledger waits for must go on. */
     private static final long LONGEST_NS = 200_000_000;
+
     private static final AtomicInteger LEDGERS = new AtomicInteger();
     private static final ForkJoinPool SEARCHES =
             new ForkJoinPool(Math.max(2, Runtime.getRuntime().availableProcessors()));
