@@ -84,7 +84,7 @@ public final class Systems {
 
     public static EngineInlet inlet() {
         return new EngineInlet(
-                new Tag("carburettor", "Carburettor", Place.inches(0, 0, 0)), in(0.3), Measured.of(0.05, Unit.PSI));
+                new Tag("carburettor", "Carburetor", Place.inches(0, 0, 0)), in(0.3), Measured.of(0.05, Unit.PSI));
     }
 
     public static Run run(String id, String from, String to, double lengthIn) {

@@ -38,7 +38,7 @@ final class CheckCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "FILE", description = "A .ration document, or a demo by name ('demo' for the first).")
+    @Parameters(paramLabel = "FILE", description = "A .ration document, or an example by name ('demo' for the first).")
     private String file;
 
     @Option(names = "--json", description = "Print as JSON, SI units.")
@@ -49,9 +49,9 @@ final class CheckCommand implements Callable<Integer> {
             arity = "0..1",
             fallbackValue = "",
             paramLabel = "FIGURE",
-            description = "How figures came about:"
+            description = "How figures are computed:"
                     + " those of the ledger and of all findings, or those whose name holds these words,"
-                    + " with everything they were made of.")
+                    + " with everything they are computed from.")
     private String explain;
 
     @Override
@@ -66,7 +66,7 @@ final class CheckCommand implements Callable<Integer> {
         if (explain != null) {
             List<String> lines = explained(assessment, explain);
             if (lines.isEmpty()) {
-                err.println("ration: no figure is called \u201c" + explain + "\u201d. Figures: "
+                err.println("ration: no figure named \u201c" + explain + "\u201d. Figures: "
                         + String.join(", ", names(assessment)) + ".");
                 return 2;
             }
@@ -147,7 +147,7 @@ final class CheckCommand implements Callable<Integer> {
             }
             out.append("             ").append(f.source()).append('\n');
         }
-        out.append("\nCases, gph: at the minimum inlet pressure, with the line open, margin over take-off demand\n");
+        out.append("\nCases, gph: available at minimum inlet pressure, open line, margin over takeoff demand\n");
         for (CaseAnswer c : a.cases()) {
             out.append(String.format(
                     Locale.ROOT,
@@ -158,7 +158,9 @@ final class CheckCommand implements Callable<Integer> {
                     c.margin(),
                     c.verdict().word()));
         }
-        out.append("\nA computed pass is no permission to fly. Prove flow on the aircraft; the inspector decides.\n");
+        out.append("\nA computed pass does not approve flight. Your inspector, the aviation authority and the"
+                + " manufacturers' instructions decide. Prove flow on the aircraft, on the ground,"
+                + " before flight.\n");
         return out.toString();
     }
 

@@ -22,15 +22,15 @@ import ration.quantity.UnitSystem;
 @Command(
         name = "diff",
         mixinStandardHelpOptions = true,
-        description = "Compares two documents: changes in words, the ledger before and after, findings that"
-                + " turned, tests that count no more. Exit code 0: no finding got worse and no test"
-                + " ended; 1: one did; 2: a file cannot be used.")
+        description = "Compares two documents: changes, the ledger before and after, findings that changed, tests no"
+                + " longer valid. Exit code 0: no finding got worse and no test became invalid; 1: one"
+                + " did; 2: a file cannot be used.")
 final class DiffCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "A", description = "The earlier document, or a demo by name.")
+    @Parameters(index = "0", paramLabel = "A", description = "The earlier document, or an example by name.")
     private String first;
 
     @Parameters(index = "1", paramLabel = "B", description = "The later one.")
@@ -68,7 +68,7 @@ final class DiffCommand implements Callable<Integer> {
     }
 
     private static String asText(Project a, Project b, Comparison c) {
-        StringBuilder out = new StringBuilder(a.name() + " against " + b.name() + "\n");
+        StringBuilder out = new StringBuilder(a.name() + " compared with " + b.name() + "\n");
         lines(out, "Changed", c.changes(), "nothing");
         out.append("\nLedger\n");
         c.ledger()
@@ -84,14 +84,14 @@ final class DiffCommand implements Callable<Integer> {
                         f.changed() ? "" : "  same")));
         lines(
                 out,
-                "Findings that turned",
+                "Findings that changed",
                 c.findings().stream()
                         .map(t -> word(t.was(), "new") + " \u2192 " + word(t.is(), "gone") + "  " + t.title())
                         .toList(),
                 "none");
         lines(
                 out,
-                "Tests that count no more",
+                "Tests no longer valid",
                 c.ended().stream()
                         .map(e -> e.title() + ", " + e.test() + ": " + String.join("; ", e.causes()))
                         .toList(),

@@ -35,7 +35,7 @@ final class Documents {
                             ? ProjectFile.open(Path.of(file))
                             : ProjectFile.demoNamed(file.equals("demo") ? ProjectFile.DEMO : file));
         } catch (InvalidPathException e) {
-            err.println("ration: no file can be called " + file + ".");
+            err.println("ration: not a file name: " + file + ".");
             return Optional.empty();
         } catch (ProjectFileException e) {
             err.println("ration: " + e.fullText());
@@ -70,7 +70,7 @@ final class Documents {
     static Optional<Assessment> assess(String file, PrintWriter err) {
         Optional<Assessment> assessment = open(file, err).map(Assessment::of);
         if (assessment.isPresent() && assessment.get().problems().stream().anyMatch(Problem::blocks)) {
-            err.println("ration: " + file + " cannot be computed as it stands. Mend this:");
+            err.println("ration: " + file + " cannot be computed. Fix:");
             assessment.get().problems().stream().filter(Problem::blocks).forEach(p -> err.println("  " + p));
             return Optional.empty();
         }

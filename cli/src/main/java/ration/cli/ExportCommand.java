@@ -27,19 +27,17 @@ import ration.quantity.UnitSystem;
 @Command(
         name = "export",
         mixinStandardHelpOptions = true,
-        description =
-                "Writes one case or the runs sheet for paper and other programs. What is written follows from the "
-                        + "target's name: .inp the case as an EPANET network, .svg or .pdf the drawing of the"
-                        + " case, runs.pdf and "
-                        + "runs.csv the runs sheet, .csv the case matrix. Exit code 0: written; 1: the case has"
-                        + " no answer; 2: "
-                        + "something cannot be used.")
+        description = "Writes one case or the line sheet for paper and other programs. The target name decides: .inp"
+                + " the case as an EPANET network, .svg or .pdf the drawing of the case, runs.pdf and"
+                + " runs.csv the line sheet, .csv the case matrix. Exit code 0: written; 1: the"
+                + " case did not solve; 2: "
+                + "something cannot be used.")
 final class ExportCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
     private String file;
 
     @Parameters(index = "1", paramLabel = "TARGET", description = "The file to write.")
@@ -70,11 +68,11 @@ final class ExportCommand implements Callable<Integer> {
         try {
             CaseAnswer look = a.look(CaseWords.parse(a, words)).orElse(null);
             if (look == null && !name.startsWith("runs.")) {
-                err.println("ration: nothing can be computed yet: there is no tank or no demand.");
+                err.println("ration: nothing to compute yet: no tank or no demand.");
                 return 2;
             }
             if (name.endsWith(".inp") && !look.capacity().usable()) {
-                err.println("ration: this case has no answer to export: "
+                err.println("ration: this case did not solve: nothing to export: "
                         + look.capacity().reason());
                 return 1;
             }

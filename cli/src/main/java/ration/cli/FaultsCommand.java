@@ -24,16 +24,15 @@ import ration.quantity.UnitSystem;
 @Command(
         name = "faults",
         mixinStandardHelpOptions = true,
-        description = "One part fails: flow left at once, minutes until flow fails, what shows it, the way out."
+        description = "Single failures: remaining flow, minutes to low flow, indication, pilot action."
                 + " Exit code"
-                + " 0: none fails;"
-                + " 1: some are; 2: the file cannot be used.")
+                + " 0: no failure cuts flow; 1: some do; 2: the file cannot be used.")
 final class FaultsCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    @Parameters(paramLabel = "FILE", description = "A .ration document, or an example by name.")
     private String file;
 
     @Option(names = "--json", description = "Print as JSON, SI units; times in minutes.")
@@ -44,7 +43,7 @@ final class FaultsCommand implements Callable<Integer> {
         PrintWriter err = spec.commandLine().getErr();
         Optional<Assessment> found = Documents.assess(file, err);
         if (found.isEmpty() || found.get().blocked()) {
-            found.ifPresent(a -> err.println("ration: nothing can be computed yet: there is no tank or no demand."));
+            found.ifPresent(a -> err.println("ration: nothing to compute yet: no tank or no demand."));
             return 2;
         }
         Assessment a = found.get();
@@ -54,7 +53,7 @@ final class FaultsCommand implements Callable<Integer> {
     }
 
     private static String asText(Assessment a, List<FaultAnswer> answers) {
-        StringBuilder out = new StringBuilder(a.project().name()).append(", one part fails\n");
+        StringBuilder out = new StringBuilder(a.project().name()).append(", single failures\n");
         FaultSearch.already(a, UnitSystem.US).ifPresent(w -> out.append(w).append('\n'));
         for (FaultAnswer.Group group : FaultAnswer.Group.values()) {
             List<FaultAnswer> in =
@@ -81,16 +80,17 @@ final class FaultsCommand implements Callable<Integer> {
                 }
             }
         }
-        return out.append("\nTwo things that fail at once are not asked. A computed pass is no permission to fly.\n")
+        return out.append("\nDouble failures are not analyzed. A computed pass does not approve flight. Your"
+                        + " inspector, the aviation authority and the manufacturers' instructions decide.\n")
                 .toString();
     }
 
     private static String minutes(FaultAnswer f) {
         return Double.isNaN(f.minutes())
-                ? "not known"
+                ? "unknown"
                 : Double.isInfinite(f.minutes())
                         ? "no end"
-                        : f.minutes() == 0 ? "at once" : UnitSystem.figure(f.minutes(), 1) + " min";
+                        : f.minutes() == 0 ? "immediately" : UnitSystem.figure(f.minutes(), 1) + " min";
     }
 
     private static String asJson(Assessment a, List<FaultAnswer> answers) {

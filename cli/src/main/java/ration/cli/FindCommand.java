@@ -29,7 +29,7 @@ import ration.reading.Reading;
 @Command(
         name = "find",
         mixinStandardHelpOptions = true,
-        description = "Ranks what may explain readings taken on the aircraft, and what to read next. Columns: place,"
+        description = "Ranks likely causes of readings taken on the aircraft, and what to read next. Columns: place,"
                 + " quantity (pressure, flow,"
                 + " minutes, falls, temperature, volts, amps, or a sign: pressure flutters, makes no"
                 + " sound, does not move, will not fill,"
@@ -46,7 +46,7 @@ final class FindCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
     private String file;
 
     @Parameters(index = "1", paramLabel = "READINGS.csv", description = "The table of readings.")
@@ -60,13 +60,13 @@ final class FindCommand implements Callable<Integer> {
         PrintWriter err = spec.commandLine().getErr();
         Optional<Assessment> found = Documents.assess(file, err);
         if (found.isEmpty() || found.get().basis().isEmpty()) {
-            found.ifPresent(a -> err.println("ration: nothing can be computed yet: there is no tank or no demand."));
+            found.ifPresent(a -> err.println("ration: nothing to compute yet: no tank or no demand."));
             return 2;
         }
         List<Reading> readings;
         try {
             if (Files.size(table) > MOST) {
-                err.println("ration: " + table + " is larger than any list of readings.");
+                err.println("ration: " + table + " is too large for a list of readings.");
                 return 2;
             }
             readings = ReadingsCsv.parse(found.get(), Files.readString(table, StandardCharsets.UTF_8));
@@ -89,7 +89,7 @@ final class FindCommand implements Callable<Integer> {
     }
 
     private static String asText(Assessment a, Search search, List<NextReading> next) {
-        StringBuilder out = new StringBuilder(a.project().name()).append(", what explains the readings\n\n");
+        StringBuilder out = new StringBuilder(a.project().name()).append(", likely causes\n\n");
         for (Explanation e : search.explanations().stream().limit(SHOWN).toList()) {
             out.append(String.format(
                     Locale.ROOT,
@@ -100,13 +100,13 @@ final class FindCommand implements Callable<Integer> {
                     String.join(
                             " ", e.fits().stream().map(Explanation.Fit::word).toList())));
         }
-        out.append(String.format(Locale.ROOT, "%n  %.1f suspects%n", search.suspects()));
+        out.append(String.format(Locale.ROOT, "%n  about %.1f likely causes%n", search.suspects()));
         if (!next.isEmpty()) {
-            out.append("\nRead next\n");
+            out.append("\nNext reading\n");
         }
         for (NextReading n : next.stream().limit(4).toList()) {
             out.append(String.format(
-                    Locale.ROOT, "  %s, %d min, leaves %.1f suspects%n", n.words(), n.minutes(), n.left()));
+                    Locale.ROOT, "  %s, %d min, narrows to about %.1f causes%n", n.words(), n.minutes(), n.left()));
             for (NextReading.Outcome o : n.outcomes().stream().limit(4).toList()) {
                 out.append(String.format(
                         Locale.ROOT,
@@ -120,8 +120,7 @@ final class FindCommand implements Callable<Integer> {
                 out.append("    ").append(n.caution()).append('\n');
             }
         }
-        return out.append("\nHow common faults are is common practice, no source. Two faults at once are not"
-                        + " looked for.\n")
+        return out.append("\nFault frequencies: common practice, no source. Double faults are not searched.\n")
                 .toString();
     }
 

@@ -29,15 +29,15 @@ import ration.flight.FlightPlan;
 import ration.flight.Switching;
 import ration.model.Tank;
 import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
 import ration.task.Task;
 
 /** {@code ration fly FILE [--plan hand|clock|quantity|both|balance] [--json|--csv]}: a flight drawn down. */
 @Command(
         name = "fly",
         mixinStandardHelpOptions = true,
-        description = "What is left in each tank over a flight, and what happens on the way. Flies the document's"
-                + " flight, or the usual"
-                + " one. Exit code 0: it lands with its reserve; 1: short; 2: the file cannot be used.")
+        description = "Fuel in each tank over a flight, and events. Runs the document's flight, or a typical one."
+                + " Exit code 0: lands with its reserve; 1: does not; 2: the file cannot be used.")
 final class FlyCommand implements Callable<Integer> {
 
     private static final double GALLON = Unit.GALLON.toSi(1);
@@ -45,14 +45,13 @@ final class FlyCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    @Parameters(paramLabel = "FILE", description = "A .ration document, or an example by name.")
     private String file;
 
     @Option(
             names = "--plan",
             paramLabel = "RULE",
-            description = "When the pilot switches: hand, clock, quantity, both, balance; the document's"
-                    + " own if left out.")
+            description = "Fuel management: hand, clock, quantity, both, balance; default: the document's.")
     private String plan;
 
     /** One or the other. */
@@ -70,14 +69,14 @@ final class FlyCommand implements Callable<Integer> {
     @Option(
             names = "--fault",
             paramLabel = "FAULT",
-            description = "Something that fails on the way, in the words of solve --fault.")
+            description = "A failure during the flight, written as for solve --fault.")
     private String fault;
 
     @Option(
             names = "--at",
             paramLabel = "MIN",
             defaultValue = "0",
-            description = "When it fails, minutes after the start; at the start if left out.")
+            description = "Minutes after the start at which it fails; default 0.")
     private double at;
 
     @Override
@@ -85,7 +84,7 @@ final class FlyCommand implements Callable<Integer> {
         PrintWriter err = spec.commandLine().getErr();
         Optional<Assessment> found = Documents.assess(file, err);
         if (found.isEmpty() || found.get().basis().isEmpty()) {
-            found.ifPresent(a -> err.println("ration: nothing can be flown yet: there is no tank or no demand."));
+            found.ifPresent(a -> err.println("ration: nothing to fly yet: no tank or no demand."));
             return 2;
         }
         Assessment a = found.get();
@@ -140,27 +139,27 @@ final class FlyCommand implements Callable<Integer> {
                 f.landingVerdict().word()));
         out.append(String.format(
                 Locale.ROOT,
-                "  gave %.1f gal until %s, placards promise %.1f gal  %s%n",
+                "  used %.1f gal until %s, placards say %.1f gal usable  %s%n",
                 f.reached().burnt() / GALLON,
                 clock(f.reached().endurance()),
                 f.reached().placards() / GALLON,
                 f.reachedVerdict().word()));
         if (f.reached().spilt() > 0.05 * GALLON) {
             out.append(String.format(
-                    Locale.ROOT, "  %.1f gal went overboard%n", f.reached().spilt() / GALLON));
+                    Locale.ROOT, "  %.1f gal vented overboard%n", f.reached().spilt() / GALLON));
         }
         if (f.balance().sides()) {
             out.append(String.format(
                     Locale.ROOT,
-                    "  left and right differ by %.1f gal at %s, limit %.1f gal  %s%n",
+                    "  lateral imbalance maximum %.1f gal at %s, limit %.1f gal  %s%n",
                     f.balance().most() / GALLON,
                     clock(f.balance().at()),
                     f.balance().limit() / GALLON,
                     f.balanceVerdict().word()));
         }
         FlightVapor vapor = FlightVapor.of(a, f);
-        out.append("  before it boils ")
-                .append(vapor.words(a.project()))
+        out.append("  vapor margin ")
+                .append(vapor.words(a.project(), UnitSystem.US))
                 .append(vapor.crossing().map(t -> "; boils at " + clock(t)).orElse(""))
                 .append("  ")
                 .append(vapor.verdict().word())
@@ -187,16 +186,16 @@ final class FlyCommand implements Callable<Integer> {
         OnBoth.of(a, f.plan()).ifPresent(b -> {
             out.append(String.format(
                     Locale.ROOT,
-                    "%n  On BOTH %s empties first, at %s with %.1f gal in the others%s:%n",
+                    "%n  On BOTH %s empties first, at %s with %.1f gal in the other tanks%s:%n",
                     name(a, b.first()),
                     clock(b.minutes()),
                     b.left() / GALLON,
-                    b.stops() ? "; then the engine starves" : ""));
+                    b.stops() ? "; then fuel starvation" : ""));
             b.causes()
                     .forEach(c ->
                             out.append(String.format(Locale.ROOT, "    %3.0f %% %s%n", 100 * b.share(c), c.words())));
         });
-        return out.append("\nA computed flight is no permission to fly: dip the tanks, watch the clock.\n")
+        return out.append("\nA computed flight does not clear you to fly. Dip the tanks, watch the clock.\n")
                 .toString();
     }
 

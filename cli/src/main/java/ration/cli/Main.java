@@ -18,24 +18,24 @@ import ration.quantity.Plain;
         version = "Ration 0.1.0",
         header = "Fuel systems of experimental aircraft: flow margin, unusable fuel, vapor.",
         customSynopsis = {
-            "ration demo               open the window with the demo aircraft",
+            "ration demo               open the window with the example aircraft",
             "       ration FILE               open the window with a document",
             "       ration check FILE         ledger, findings and case matrix on the command line",
             "       ration solve FILE         every pressure and flow of one case",
-            "       ration faults FILE        every part fails once",
-            "       ration fly FILE           a flight drawn down",
-            "       ration find FILE READINGS readings in, cause out",
-            "       ration rig FILE           plays the aircraft: readings lines, a fault hidden if asked",
-            "       ration diff A B           what changed, what it did, which tests it ended",
-            "       ration upkeep FILE        parts with a life, the most urgent first",
+            "       ration faults FILE        single-failure analysis",
+            "       ration fly FILE           fuel use over a flight",
+            "       ration find FILE READINGS readings in, probable cause out",
+            "       ration rig FILE           simulated readings, with a hidden failure on request",
+            "       ration diff A B           what changed, its effect, tests no longer valid",
+            "       ration upkeep FILE        tracked parts, next due first",
             "       ration report FILE OUT.pdf the packet for the inspector",
-            "       ration export FILE TARGET drawing, runs sheet, matrix or EPANET network",
+            "       ration export FILE TARGET drawing, line sheet, matrix or EPANET network",
             "       ration prove [DIR]        solve networks with known answers and compare"
         },
         footer = {
             "",
-            "A computed pass is no permission to fly: the inspector, the authority and the makers'",
-            "instructions decide. Prove flow on the aircraft, on the ground, before flight."
+            "A computed pass does not approve flight. Your inspector, the aviation authority and the",
+            "manufacturers' instructions decide. Prove flow on the aircraft, on the ground, before flight."
         },
         subcommands = {
             CheckCommand.class,
@@ -79,8 +79,7 @@ public final class Main {
         int code = args.length == 0 ? usage(commands) : commands.execute(args);
         out.flush();
         if (given.checkError()) {
-            err.println("ration: not all of the answer could be written out: the disk may be full, or who reads"
-                    + " it is gone.");
+            err.println("ration: output incomplete: the disk may be full, or the reader closed.");
             code = 2;
         }
         err.flush();
@@ -121,8 +120,7 @@ public final class Main {
         try {
             return LocalDate.parse(written.strip());
         } catch (DateTimeParseException e) {
-            throw new CommandLine.TypeConversionException(
-                    "\u201c" + written + "\u201d is no day; write it as 2026-03-09");
+            throw new CommandLine.TypeConversionException("\u201c" + written + "\u201d is not a date. Use 2026-03-09");
         }
     }
 

@@ -22,37 +22,33 @@ import ration.task.Task;
 @Command(
         name = "report",
         mixinStandardHelpOptions = true,
-        description =
-                "Writes the packet for the inspector as PDF/A: open points first, drawing, what was measured, flow"
-                        + " cases, compliance table, tests, faults, flight, upkeep. Exit code 0: written; 2: a"
-                        + " file cannot be used.")
+        description = "Writes the packet for the inspector as PDF/A: open items first, drawing, measurements, flow"
+                + " cases, compliance table, tests, failures, flight, maintenance. Exit code 0: written; 2: a"
+                + " file cannot be used.")
 final class ReportCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
     private String file;
 
-    @Parameters(index = "1", paramLabel = "OUT.pdf", description = "Written there; what stands there is replaced.")
+    @Parameters(index = "1", paramLabel = "OUT.pdf", description = "Output file; overwritten if it exists.")
     private Path out;
 
-    @Option(names = "--a4", description = "On A4; US letter if left out.")
+    @Option(names = "--a4", description = "A4 paper; default US letter.")
     private boolean a4;
 
-    @Option(names = "--metric", description = "In mm and litres; inches and gallons if left out.")
+    @Option(names = "--metric", description = "In mm and liters; default inches and gallons.")
     private boolean metric;
 
-    @Option(
-            names = "--on",
-            paramLabel = "DATE",
-            description = "The day printed on it, as 2026-03-09; today if left out.")
+    @Option(names = "--on", paramLabel = "DATE", description = "Date printed, as 2026-03-09; default today.")
     private LocalDate on;
 
     @Option(
             names = "--since",
             paramLabel = "EARLIER",
-            description = "A document as it was when the last packet was given out: what changed since is told.")
+            description = "The document of the last packet issued: changes since are listed.")
     private String since;
 
     @Override
@@ -83,7 +79,7 @@ final class ReportCommand implements Callable<Integer> {
         if (!Documents.write(out, pdf, err, file, since)) {
             return 2;
         }
-        spec.commandLine().getOut().println("Written: " + out + ", mark " + Packet.mark(found.get()));
+        spec.commandLine().getOut().println("Written: " + out + ", document ID " + Packet.mark(found.get()));
         return 0;
     }
 }

@@ -31,15 +31,15 @@ import ration.find.Rig;
 @Command(
         name = "rig",
         mixinStandardHelpOptions = true,
-        description = "Plays the aircraft on the hangar floor and writes lines seconds,channel,value,unit after the"
+        description = "Simulates the aircraft in the hangar and writes lines seconds,channel,value,unit after the"
                 + " head \"# ration readings 1\"."
-                + " What it says is never evidence. Exit code 0: written; 2: something cannot be used.")
+                + " Simulated data: never evidence. Exit code 0: written; 2: something cannot be used.")
 final class RigCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    @Parameters(paramLabel = "FILE", description = "A .ration document, or an example by name.")
     private String file;
 
     @Option(

@@ -25,7 +25,7 @@ import ration.quantity.UnitSystem;
 @Command(
         name = "tests",
         mixinStandardHelpOptions = true,
-        description = "Lists the tests this aircraft gets: how each stands, what it needs and what is computed for"
+        description = "Lists the tests this aircraft needs and their status, what it needs and what is computed for"
                 + " it. Exit code 0: every"
                 + " one asked for counts; 1: one does not; 2: the file cannot be used.")
 final class TestsCommand implements Callable<Integer> {
@@ -116,7 +116,7 @@ final class TestsCommand implements Callable<Integer> {
                 .append(", ")
                 .append(n.wanted().asks())
                 .append(".\n"));
-        return out.append("\nA figure that is only computed shows nothing. The inspector decides.\n")
+        return out.append("\nA computed figure is not evidence. The inspector decides.\n")
                 .toString();
     }
 

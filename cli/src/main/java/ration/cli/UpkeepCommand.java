@@ -97,7 +97,8 @@ final class UpkeepCommand implements Callable<Integer> {
                             .append(p.upkeep().corrected(e) ? " (put right later)" : "")
                             .append('\n'));
         }
-        return out.append("\nLives are common practice until the maker's are said; the maker's instructions"
+        return out.append("\nIntervals are common practice until you enter the manufacturer's; the manufacturer's"
+                        + " instructions"
                         + " come first.\n")
                 .toString();
     }

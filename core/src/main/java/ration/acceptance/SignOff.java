@@ -45,7 +45,7 @@ public record SignOff(List<Point> points, List<Accepted> accepted, List<Issued> 
     public record Accepted(String finding, String name, String reason, LocalDate on, String as, String found) {
         public Accepted {
             if (name.isBlank() || reason.isBlank()) {
-                throw new IllegalArgumentException("An acceptance needs the inspector's name and the reason.");
+                throw new IllegalArgumentException("Enter the inspector's name and a reason.");
             }
         }
     }

@@ -127,9 +127,9 @@ final class AirChecks {
                     a.tank().id(),
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
-                    u -> "It" + " leads to a tank or plenum that is not laid out.",
+                    u -> "Vents into a tank or plenum that is not in the layout.",
                     "14 CFR 23.975(a)" + PART,
-                    "Say where it leads on the tank's card.");
+                    "Set the vent destination on the tank's card.");
             return;
         }
         if (a.shut()) {
@@ -140,9 +140,9 @@ final class AirChecks {
                     a.tank().id(),
                     Verdict.FAILS,
                     Finding.MISSED,
-                    u -> "It leads" + " round and never outside: no air comes in.",
+                    u -> "Vents loop between tanks and never reach outside air.",
                     "14 CFR 23.975(a)" + PART,
-                    "Lead one of them to a tip.");
+                    "Route one vent overboard.");
             return;
         }
         if (a.line().isEmpty()) {
@@ -153,9 +153,9 @@ final class AirChecks {
                     a.tank().id(),
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
-                    u -> "Its bore and length are not said, so what it costs is not known.",
+                    u -> "Vent bore and length not entered: pressure drop unknown.",
                     PRACTICE,
-                    "Give the vent line on the tank's" + " card.");
+                    "Enter the vent line on the tank's card.");
             return;
         }
         double drop = Math.max(a.inFlight(), 1e-6);
@@ -172,8 +172,7 @@ final class AirChecks {
         String only = thumb >= 1 || MOST_DROP / drop < 1
                 ? ""
                 : sized
-                        ? " That is by rule only: what it costs would do, and Practice on the Brief can leave"
-                                + " the rule out."
+                        ? " By rule only: the pressure drop is acceptable. Practice on Aircraft can leave the rule out."
                         : " The rule is left out by Practice.";
         findings.add(finding(
                         Check.AIR_VENT,
@@ -182,7 +181,7 @@ final class AirChecks {
                         a.tank().id(),
                         verdict,
                         ratio,
-                        u -> "It costs "
+                        u -> "Pressure drop "
                                 + u.small(a.drop(a.feeding())) + " feeding, "
                                 + (a.returning() > 0
                                         ? u.small(a.drop(a.returning())) + " while fuel comes" + " back, "
@@ -191,7 +190,7 @@ final class AirChecks {
                                 + " descending, " + u.small(drop) + " both together; maximum " + u.small(MOST_DROP)
                                 + "; filling "
                                 + u.small(a.drop(a.filling()))
-                                + (a.through().isEmpty() ? "" : "; it breathes through " + beyond(a))
+                                + (a.through().isEmpty() ? "" : "; through " + beyond(a))
                                 + ". By rule of thumb its bore is "
                                 + (thumb >= 1 ? "wide enough" : "too narrow")
                                 + rule.map(s -> ": one size under " + line.get().name() + ", "
@@ -199,7 +198,7 @@ final class AirChecks {
                                         .orElse("")
                                 + "." + only,
                         PRACTICE + "; both schools shown, the" + " worse governs",
-                        "A wider or shorter vent, without a ball.")
+                        "Larger or shorter vent, no check ball.")
                 .because(() -> WhyAir.inFlight(project, a).orElseThrow()));
     }
 
@@ -262,11 +261,10 @@ final class AirChecks {
                     item,
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
-                    u -> "This tank does not feed the engine on its own, so nothing stops at once; the fuel"
-                            + " in it stays. What the other"
-                            + " tanks give then is not computed.",
+                    u -> "This tank does not feed the engine alone: no immediate loss, but its fuel is"
+                            + " unusable. Feed from the other tanks not computed.",
                     PRACTICE,
-                    "A second way for air: a vented cap, or a second tip.");
+                    "Add a vented cap or a second vent.");
         }
         blocked.ifPresent(b -> findings.add(finding(
                         Check.AIR_BLOCKED,
@@ -276,11 +274,10 @@ final class AirChecks {
                         b.outlasts() ? Verdict.HOLDS : Verdict.FAILS,
                         b.outlasts() ? Finding.MET : Finding.MISSED,
                         u -> b.outlasts()
-                                ? "In every attitude, full or not, its fuel ends before the trapped air holds it back."
-                                : "At take-off"
-                                        + " demand flow fails "
+                                ? "At every attitude and quantity the tank empties before vacuum stops the flow."
+                                : "At takeoff demand flow falls below demand "
                                         + (b.soonest().seconds() < 1
-                                                ? "at once on the ground, there is hardly any air to thin, after "
+                                                ? "at once on the ground (hardly any air), after "
                                                 : "after " + minutes(b.soonest()) + " on the ground to ")
                                         + minutes(b.latest()) + " at "
                                         + ceiling() + ", "
@@ -293,8 +290,8 @@ final class AirChecks {
                                         + "Tank then under " + u.text(b.suction(), Dimension.PRESSURE)
                                         + " vacuum: collapse limit not known here.",
                         "Trapped air by p V^n, n 1.4 to 1.0; common practice, no source",
-                        "A second way for air: a vented cap, or a second"
-                                + " tip that ice or an insect does not close with the first.")
+                        "Add a vented cap, or a second vent that ice or an insect cannot block together with"
+                                + " the first.")
                 .because(() -> WhyAir.blocked(project, b))));
     }
 
@@ -322,11 +319,11 @@ final class AirChecks {
                     f.item(),
                     Verdict.FAILS,
                     Finding.MISSED,
-                    u -> at(u, f) + " lies lower than what it joins with the aircraft parked: water stays there.",
+                    u -> at(u, f) + ". Low point, parked: water collects here.",
                     "14 CFR 23.999(a)" + PART,
                     suction
-                            ? "A capped port there, opened to sample: a sprung drain on suction lets air in."
-                            : "A drain there, or a line that falls to the strainer.");
+                            ? "Fit a capped port, opened to sample: a spring drain on suction draws air."
+                            : "Add a drain, or slope the line down to the gascolator.");
         }
         if (wet.isEmpty() && !system.runs().isEmpty()) {
             add(
@@ -336,7 +333,7 @@ final class AirChecks {
                     "",
                     Verdict.HOLDS,
                     Finding.MET,
-                    u -> "Parked, every low point of the wet lines has a" + " drain: "
+                    u -> "Every low point has a drain, parked: "
                             + SamplingCard.of(system).size() + " to sample.",
                     "14 CFR 23.999(a)" + PART,
                     "");
@@ -355,10 +352,10 @@ final class AirChecks {
                 Finding.MISSED,
                 u -> at(u, spots.get(0))
                         + (spots.size() == 1 ? " is a low spot" : " is the first of " + spots.size() + " low spots")
-                        + " in the vent: liquid that gets in stays there and closes it.",
+                        + " in the vent: liquid collects and blocks it.",
                 "14 CFR 23.975(a)(5)" + PART,
                 spots.size() == 1
-                        ? "Let the vent rise all the way, or fall all the way to its tip."
+                        ? "Route the vent to rise, or fall, continuously to its outlet."
                         : "A coil with its axis upright drains by itself; with a level axis each turn"
                                 + " holds a puddle."));
         for (LowPoints.Found f : all.points()) {
@@ -370,9 +367,9 @@ final class AirChecks {
                         f.item(),
                         Verdict.THIN,
                         ADVICE,
-                        u -> at(u, f) + " stands higher" + " than what it joins: vapor gathers there.",
+                        u -> at(u, f) + ". High point: vapor collects here.",
                         PRACTICE,
-                        "Let the line rise or fall all the way.");
+                        "Route the line to rise or fall continuously.");
             }
         }
     }
@@ -397,7 +394,7 @@ final class AirChecks {
     }
 
     private static String at(UnitSystem u, LowPoints.Found f) {
-        return "Station " + u.text(f.place().x(), Dimension.LENGTH) + ", water line "
+        return "FS " + u.text(f.place().x(), Dimension.LENGTH) + ", WL "
                 + u.text(f.place().z(), Dimension.LENGTH);
     }
 
@@ -430,16 +427,16 @@ final class AirChecks {
         add(
                 Check.AIR_STRAINER,
                 "",
-                "Strainer lowest",
+                "Gascolator at the low point",
                 strainers.get(0).id(),
                 where.isEmpty() ? Verdict.HOLDS : Verdict.THIN,
                 where.isEmpty() ? Finding.MET : ADVICE,
                 u -> where.isEmpty()
-                        ? "Parked, no line lies under the strainer."
-                        : where + " lies " + u.text(under, Dimension.LENGTH)
-                                + " under the strainer with the aircraft parked: water goes there first.",
+                        ? "No line is below the gascolator, parked."
+                        : where + " is " + u.text(under, Dimension.LENGTH)
+                                + " below the gascolator, parked: water goes there first.",
                 PRACTICE,
-                "Put the strainer at the lowest point, or drain that one too.");
+                "Move the gascolator to the lowest point, or add a drain there.");
     }
 
     /** 23.971(c): an ounce of bowl for twenty gallons of tank. */
@@ -500,10 +497,9 @@ final class AirChecks {
                                 Verdict.HOLDS,
                                 Finding.MET,
                                 u -> (position.isEmpty() ? "" : "On " + position + ", ")
-                                        + "half full and level, they give alike: "
+                                        + "half full, level: equal feed, "
                                         + u.text(c.demand().outflow(first), Dimension.FLOW)
-                                        + " each. What is not laid out decides: how the"
-                                        + " aircraft is trimmed, its vents in flight.",
+                                        + " each. In flight, trim and vent pressure decide.",
                                 PRACTICE + "; for information",
                                 "");
                         return;
@@ -515,12 +511,12 @@ final class AirChecks {
                             first.id(),
                             Verdict.HOLDS,
                             Finding.MET,
-                            u -> (position.isEmpty() ? "" : "On " + position + ", ") + "half full and level, "
+                            u -> (position.isEmpty() ? "" : "On " + position + ", ") + "half full, level: "
                                     + first.name() + " gives "
                                     + u.text(c.demand().outflow(first), Dimension.FLOW) + " and " + last.name()
                                     + (c.demand().outflow(last) < 0 ? " takes " : " gives ")
                                     + u.text(Math.abs(c.demand().outflow(last)), Dimension.FLOW) + ": " + first.name()
-                                    + " empties first, its fuel stands higher or its line costs less.",
+                                    + " empties first: higher fuel level or less line loss.",
                             PRACTICE + "; for information",
                             "");
                 });
@@ -554,13 +550,13 @@ final class AirChecks {
             add(
                     Check.AIR_TIPS,
                     "",
-                    "Joined tanks in flight",
+                    "Vent pressure, connected tanks",
                     "",
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
-                    u -> "The tips differ by "
+                    u -> "Vent outlet pressures differ by "
                             + u.small(most - least)
-                            + "; what moves between the tanks with the engine taking nothing has no answer: "
+                            + "; flow between the tanks at zero demand did not solve: "
                             + still.reason(),
                     PRACTICE,
                     "");
@@ -572,18 +568,17 @@ final class AirChecks {
         add(
                 Check.AIR_TIPS,
                 "",
-                "Joined tanks in flight",
+                "Vent pressure, connected tanks",
                 gains.map(Tank::id).orElse(""),
                 apart ? Verdict.THIN : Verdict.HOLDS,
                 apart ? ADVICE : Finding.MET,
-                u -> "The vent tips differ by " + u.small(most - least) + ", as much as "
-                        + u.text(level, Dimension.LENGTH) + " of level"
+                u -> "Vent outlet pressures differ by " + u.small(most - least) + " ("
+                        + u.text(level, Dimension.LENGTH) + " of fuel)"
                         + (rate > 1e-9
-                                ? "; with the engine taking nothing "
-                                        + gains.map(Tank::name).orElse("") + " fills at " + u.text(rate, Dimension.FLOW)
-                                        + ", half full and level."
-                                : "; nothing moves between them," + " half full and level."),
+                                ? ". At zero demand " + gains.map(Tank::name).orElse("") + " gains "
+                                        + u.text(rate, Dimension.FLOW) + ", half full, level."
+                                : ". No flow between them, half full, level."),
                 PRACTICE,
-                "Tips alike, in alike places.");
+                "Use matching vent outlets in matching positions.");
     }
 }

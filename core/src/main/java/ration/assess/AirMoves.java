@@ -31,9 +31,9 @@ public record AirMoves(Map<String, Double> through, Map<String, Double> airspace
         /** Fuel that leaves the tanks in the case looked at, and comes back to them. */
         FEEDING("Feeding", "air comes in as fuel goes out"),
         /** Each tank filled by itself, on the ground. */
-        FILLING("Filling", "air goes out as each tank is filled by itself"),
+        FILLING("Filling", "air out while one tank is refueled"),
         /** The fastest descent, all tanks nearly empty. */
-        DESCENDING("Descending", "air comes in on the fastest way down, the tanks nearly empty");
+        DESCENDING("Descending", "air in at maximum descent rate, tanks nearly empty");
 
         private final String label;
         private final String words;

@@ -12,7 +12,7 @@ import ration.project.Project;
 /** Sees to it that each check that must answer has: what gave no finding is Not shown and says so. */
 final class Answered {
 
-    private static final String SILENT = "This check gave no answer. It was not left out: nothing is known of it.";
+    private static final String SILENT = "This check gave no result. Treat it as Not shown.";
 
     private Answered() {}
 

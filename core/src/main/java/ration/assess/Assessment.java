@@ -119,8 +119,7 @@ public record Assessment(
                 | ArithmeticException
                 | org.hipparchus.exception.MathRuntimeException
                 | java.util.NoSuchElementException e) {
-            return failed(
-                    project, "It could not be worked out: a figure of the layout leads nowhere. Undo the last change.");
+            return failed(project, "Calculation failed on a layout value. Undo the last change.");
         }
     }
 

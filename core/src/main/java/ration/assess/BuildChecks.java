@@ -54,7 +54,7 @@ final class BuildChecks {
                 add(
                         Check.BUILD_JOINT,
                         j.id(),
-                        "Joint of " + j.run().name() + " at " + j.at(),
+                        "Fitting of " + j.run().name() + " at " + j.at(),
                         j.run(),
                         Verdict.FAILS,
                         Finding.MISSED,
@@ -67,11 +67,11 @@ final class BuildChecks {
             findings.add(new Finding(
                     Check.BUILD_JOINTS,
                     "",
-                    "Every joint goes together",
+                    "All fittings match",
                     "",
                     Verdict.HOLDS,
                     Finding.MET,
-                    u -> good + " joints: size, thread, half and sealant agree.",
+                    u -> good + " fittings: size, thread, gender and sealant match.",
                     Checks.PRACTICE,
                     ""));
         }
@@ -96,15 +96,16 @@ final class BuildChecks {
             findings.add(new Finding(
                     Check.BUILD_SHEET,
                     "",
-                    "Runs sheet filled in",
+                    "Line data complete",
                     "",
                     Verdict.NOT_SHOWN,
                     (system.runs().size() - open.size())
                             / (double) system.runs().size(),
-                    u -> open.size() + " of " + system.runs().size() + " runs lack construction, supports or an end: "
-                            + String.join(", ", open) + ".",
+                    u -> open.size() + " of " + system.runs().size()
+                            + " lines: construction, clamp spacing or end fitting missing: " + String.join(", ", open)
+                            + ".",
                     Checks.PRACTICE,
-                    "Fill them in on the Runs page."));
+                    "Fill them in on Lines."));
         }
     }
 
@@ -127,19 +128,19 @@ final class BuildChecks {
                 b.tightest(),
                 LineRules.leastRadius(run),
                 source,
-                "A wider bend, or an elbow fitting.");
+                "Use a larger bend radius, or an elbow fitting.");
         b.spacing().ifPresent(s -> {
             OptionalDouble most = LineRules.farthestSupports(run);
             if (most.isPresent() && s.si() > 0) {
                 limit(
                         Check.BUILD_SUPPORTS,
                         run.id(),
-                        "Supports of " + run.name(),
+                        "Clamp spacing, " + run.name(),
                         run,
                         s.si(),
                         most.getAsDouble(),
                         source,
-                        "Another clamp between.");
+                        "Add a clamp.");
             }
         });
         b.torque().ifPresent(t -> torque(run, t));
@@ -148,12 +149,12 @@ final class BuildChecks {
                 atLeast(
                         Check.BUILD_HEAT,
                         run.id(),
-                        "Heat beside " + run.name(),
+                        "Distance to heat source, " + run.name(),
                         run,
                         b.heat(),
                         OptionalDouble.of(Unit.INCH.toSi(LineRules.HEAT)),
-                        "Practice, low confidence",
-                        "Sleeve or shield it, or lead it elsewhere.");
+                        "Common practice, no source, uncertain",
+                        "Fire-sleeve or shield it, or reroute.");
             }
         });
         if (b.marks().sleeved()
@@ -167,11 +168,11 @@ final class BuildChecks {
                     run,
                     Verdict.THIN,
                     1.02,
-                    u -> close(u, b.chafe().get().si()) + " clear, with a tube slipped"
-                            + " over it: by one school that counts, looked at every year; by the other only the"
-                            + " gap does.",
+                    u -> close(u, b.chafe().get().si())
+                            + " clear, with a tube slipped over it: by one school that counts if inspected"
+                            + " every year; by the other only the gap counts.",
                     Checks.PRACTICE,
-                    "Look at it every year, or make the gap.");
+                    "Inspect it every year, or make the gap.");
         } else {
             atLeast(
                     Check.BUILD_CHAFE,
@@ -181,7 +182,7 @@ final class BuildChecks {
                     b.chafe(),
                     OptionalDouble.of(Unit.INCH.toSi(LineRules.CHAFE)),
                     Checks.PRACTICE,
-                    "A clamp, a grommet or another way.");
+                    "Add a clamp or grommet, or reroute.");
         }
         clamp(run);
         supplied(run);
@@ -211,7 +212,7 @@ final class BuildChecks {
                     fits ? Finding.MET : Finding.MISSED,
                     u -> "A clamp for " + close(u, holds) + " on a tube of " + close(u, outer) + ".",
                     Checks.PRACTICE,
-                    fits ? "" : "A clamp of the size of the tube.");
+                    fits ? "" : "Use a clamp of the tube's OD.");
         } catch (IllegalArgumentException e) {
             // no size: its kind alone is kept
         }
@@ -253,7 +254,8 @@ final class BuildChecks {
                 run,
                 verdict,
                 Math.min(Finding.MET, most / is),
-                u -> "Every " + u.text(is, Dimension.LENGTH) + ", at most " + u.text(most, Dimension.LENGTH) + ".",
+                u -> "Clamp spacing " + u.text(is, Dimension.LENGTH) + "; maximum " + u.text(most, Dimension.LENGTH)
+                        + ".",
                 source,
                 verdict == Verdict.FAILS ? remedy : "");
     }
@@ -269,9 +271,9 @@ final class BuildChecks {
                     run,
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
-                    u -> torque.quantity().shown() + "; no table here has this size.",
+                    u -> torque.quantity().shown() + "; size not in our tables.",
                     LineRules.TUBE_SOURCE,
-                    "Take the maker's figure.");
+                    "Use the manufacturer's figure.");
             return;
         }
         double is = Unit.POUND_INCH.fromSi(torque.si());
@@ -287,11 +289,11 @@ final class BuildChecks {
                 outside ? Verdict.FAILS : off ? Verdict.THIN : Verdict.HOLDS,
                 outside ? Finding.MISSED : off ? 1.02 : Finding.MET,
                 words,
-                LineRules.TUBE_SOURCE + "; two series recalled",
+                LineRules.TUBE_SOURCE + ", two torque tables",
                 outside
                         ? is > table.highest()
-                                ? "Remake the joint: a flare is not cured by" + " force."
-                                : "Do it up to the target and mark it."
+                                ? "Remake the flare: overtightening does not fix it."
+                                : "Torque to the target and apply torque stripe."
                         : "");
     }
 
@@ -322,14 +324,14 @@ final class BuildChecks {
         add(
                 Check.BUILD_LENGTH,
                 run.id(),
-                "Length supplied for " + run.name(),
+                "Length on hand, " + run.name(),
                 run,
                 tooShort || tooLong ? Verdict.FAILS : Verdict.HOLDS,
                 tooShort ? have / least : tooLong ? most / have * 0.95 : Finding.MET,
-                u -> u.text(have, Dimension.LENGTH) + " supplied, "
+                u -> u.text(have, Dimension.LENGTH) + " on hand, "
                         + (hose
                                 ? u.text(least, Dimension.LENGTH) + " to " + u.text(most, Dimension.LENGTH)
-                                : "at least " + u.text(least, Dimension.LENGTH))
+                                : "minimum " + u.text(least, Dimension.LENGTH))
                         + " needed"
                         + (tooLong ? ": it will kink." : tooShort ? ": it will pull." : "."),
                 hose ? LineRules.HOSE_SOURCE : Checks.PRACTICE,
@@ -353,7 +355,7 @@ final class BuildChecks {
                     run,
                     Verdict.FAILS,
                     Finding.MISSED,
-                    u -> "Its ends move against each other, and it is "
+                    u -> "Its ends move relative to each other, and the line is "
                             + made.label().toLowerCase(Locale.ROOT) + ".",
                     "14 CFR 23.993 before 2017 (from memory), as a guide",
                     "Use a hose assembly.");
@@ -362,13 +364,13 @@ final class BuildChecks {
             add(
                     Check.BUILD_TEMPORARY,
                     run.id(),
-                    "Nothing temporary flies",
+                    "No temporary parts fitted",
                     run,
                     Verdict.FAILS,
                     Finding.MISSED,
-                    u -> run.name() + " is marked as fitted for ground runs only.",
+                    u -> run.name() + " is marked as installed for ground runs only.",
                     Checks.PRACTICE,
-                    "Replace it before flight and take the mark off.");
+                    "Replace it before flight and clear the Temporary box.");
         }
         if (made.hose() != (run.size().kind() == LineSize.Kind.HOSE)
                 && run.size().kind() != LineSize.Kind.BORE
@@ -382,7 +384,7 @@ final class BuildChecks {
                     Finding.MISSED,
                     u -> made.label() + " with the size " + run.size().label() + ".",
                     Checks.PRACTICE,
-                    "Give a tube size for tube and a dash for hose.");
+                    "Use a tube size for tube and a dash size for hose.");
         }
         forward(run, made);
     }
@@ -415,7 +417,7 @@ final class BuildChecks {
                                 ? " in fire sleeve."
                                 : holds ? "." : " without fire sleeve on the engine's side of the firewall."),
                 "14 CFR 23.1183 before 2017 (from memory), as a guide",
-                holds ? "" : "Sleeve it, or use stainless tube.");
+                holds ? "" : "Fit fire sleeve, or use stainless tube.");
     }
 
     private void add(

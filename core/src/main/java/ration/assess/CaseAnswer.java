@@ -22,7 +22,6 @@ import ration.network.NetworkSolution;
 import ration.project.Brief;
 import ration.project.Unsaid;
 import ration.quantity.Dimension;
-import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.vapor.HeatPath;
 
@@ -306,7 +305,7 @@ public final class CaseAnswer {
             return demand.dryHeaders().stream()
                             .map(h -> system.item(h).map(Item::name).orElse(h))
                             .collect(Collectors.joining(" and "))
-                    + " runs dry: less comes in than the engine takes.";
+                    + " runs dry: inflow is below engine demand.";
         }
         if (capacity.inletFlow() < FlowAnswer.NO_FLOW) {
             String dry = capacity.levels().values().stream()
@@ -315,7 +314,7 @@ public final class CaseAnswer {
                     .collect(Collectors.joining(" and "));
             return dry.isEmpty()
                     ? "No fuel reaches the engine: a valve is shut or there is no head."
-                    : "No fuel reaches the engine: the outlet of " + dry + " stands clear of the fuel.";
+                    : "No fuel to the engine: " + dry + " uncovered.";
         }
         return "";
     }
@@ -328,14 +327,14 @@ public final class CaseAnswer {
                 .map(o -> outletName(system, o))
                 .collect(Collectors.joining(" and "));
         return outlets.isEmpty()
-                ? "Air is drawn in at "
+                ? "Air leaks in at "
                         + condition.faults().all().stream()
                                 .filter(f -> f.kind() == Fault.Kind.AIR_LEAK)
                                 .map(f -> system.item(f.item()).map(Item::name).orElse(f.item()))
                                 .sorted()
                                 .collect(Collectors.joining(" and "))
-                        + ", which leaks: the pressure there lies under ambient."
-                : "Air is drawn through " + outlets + ", which stands clear of the fuel.";
+                        + ": the pressure there is below ambient."
+                : "Air is drawn through " + outlets + ", which is uncovered.";
     }
 
     private static String outletName(FuelSystem system, String node) {
@@ -357,12 +356,10 @@ public final class CaseAnswer {
             words.append(", ").append(pumps.label().toLowerCase(java.util.Locale.ROOT));
         }
         if (condition.engine().fouled()) {
-            words.append(", filters fouled");
+            words.append(", filters dirty");
         }
         if (Math.abs(condition.fuelKelvin() - usualKelvin) > 0.05) {
-            words.append(", fuel at ")
-                    .append(UnitSystem.figure(Unit.CELSIUS.fromSi(condition.fuelKelvin()), 0))
-                    .append(" \u00b0C");
+            words.append(", fuel at ").append(units.warmth(condition.fuelKelvin()));
         }
         Day day = condition.air().day();
         if (!day.equals(Day.STANDARD)) {

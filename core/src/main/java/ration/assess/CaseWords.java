@@ -34,14 +34,21 @@ public final class CaseWords {
         Condition c = Assessment.start(project);
         for (String part : written.split(",")) {
             String word = part.strip().toLowerCase(Locale.ROOT);
-            Condition next = word.isEmpty() ? c : said(project, c, word);
+            Condition next = word.isEmpty() ? c : said(project, c, today(word));
             if (next == null) {
-                throw new IllegalArgumentException("\u201c" + part.strip() + "\u201d is not known here. Say any of: "
+                throw new IllegalArgumentException("\u201c" + part.strip() + "\u201d not recognized. Use: "
                         + String.join(", ", known(project)) + "; or pitch 12, tilt -3.");
             }
             c = next;
         }
         return c;
+    }
+
+    /** A word as it was written before 2026-12, as it is now. */
+    private static String today(String word) {
+        return word.replace("take-off", "takeoff")
+                .replace("push-over", "pushover")
+                .replaceAll("^(filters )?fouled$", "filters dirty");
     }
 
     private static Condition said(Project project, Condition c, String word) {
@@ -72,7 +79,7 @@ public final class CaseWords {
                 return c.with(p);
             }
         }
-        return word.equals("filters fouled") || word.equals("fouled")
+        return word.equals("filters dirty") || word.equals("dirty")
                 ? c.withFouled(true)
                 : word.equals("filters clean") || word.equals("clean") ? c.withFouled(false) : angle(c, word);
     }
@@ -117,7 +124,7 @@ public final class CaseWords {
                 .map(PumpSet::label)
                 .filter(l -> !l.isEmpty())
                 .forEach(l -> words.add(l.toLowerCase(Locale.ROOT)));
-        words.addAll(List.of("filters fouled", "take-off", "cruise", "idle"));
+        words.addAll(List.of("filters dirty", "takeoff", "cruise", "idle"));
         return words;
     }
 }

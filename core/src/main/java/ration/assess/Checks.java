@@ -33,7 +33,7 @@ final class Checks {
                         fails,
                         "",
                         fails.title(),
-                        "These checks failed: what they would have said is not known. Undo the last change."));
+                        "These checks stopped with an error; their results are unknown. Undo the last change."));
             }
         }
     }

@@ -78,7 +78,7 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
      */
     public String sentence() {
         if (changes.isEmpty()) {
-            return "Nothing was changed since.";
+            return "No change since.";
         }
         StringBuilder out =
                 new StringBuilder("Since then: ").append(some(changes, "; ")).append('.');
@@ -87,7 +87,7 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
                 .map(f -> f.title() + " " + f.before() + " " + f.was().word() + ", now " + f.after() + " "
                         + f.is().word())
                 .toList();
-        out.append(moved.isEmpty() ? " No figure of the ledger moved." : " " + String.join(". ", moved) + ".");
+        out.append(moved.isEmpty() ? " No summary figure changed." : " " + String.join(". ", moved) + ".");
         List<String> worse = findings.stream()
                 .filter(t ->
                         t.is().isPresent() && t.is().get().compareTo(t.was().orElse(Verdict.HOLDS)) > 0)
@@ -96,8 +96,8 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
         out.append(worse.isEmpty() ? "" : " Got worse: " + some(worse, ", ") + ".");
         out.append(
                 ended.isEmpty()
-                        ? " No test ended."
-                        : " Tests that count no more: "
+                        ? " No test became invalid."
+                        : " Tests no longer valid: "
                                 + some(
                                         ended.stream()
                                                 .map(e -> e.title() + " ("
@@ -193,10 +193,11 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
     /** The test counted before, so what it rests on is what was laid out then, whether its record tells or not. */
     private static List<String> causes(AsBuilt before, AsBuilt after, HangarTest t, Optional<HangarTest> kept) {
         if (kept.isEmpty()) {
-            return List.of("its record is not there");
+            return List.of("its record is missing");
         }
         if (!t.subject().isEmpty() && after.system().item(t.subject()).isEmpty()) {
-            return List.of("its " + (before.tank(t.subject()).isPresent() ? "tank" : "part") + " is not there");
+            return List.of(
+                    "its " + (before.tank(t.subject()).isPresent() ? "tank" : "part") + " is no longer in the layout");
         }
         List<String> said = Standing.of(
                         t.with(t.by().withInputs(Standing.restsOn(before, t.subject(), t.work()))), after)
@@ -204,6 +205,6 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
                 .stream()
                 .map(Inputs.Change::words)
                 .toList();
-        return said.isEmpty() ? List.of("its record says it was done on something else") : said;
+        return said.isEmpty() ? List.of("its record names another item") : said;
     }
 }

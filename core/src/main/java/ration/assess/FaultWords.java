@@ -34,7 +34,7 @@ public final class FaultWords {
                 .filter(k -> word(k).equals(name))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("\u201c" + name
-                        + "\u201d is no way to fail that is known here. Say one of: "
+                        + "\u201d is not a known failure. Use: "
                         + Arrays.stream(Fault.Kind.values())
                                 .map(FaultWords::word)
                                 .collect(Collectors.joining(", ")) + "."));
@@ -44,7 +44,7 @@ public final class FaultWords {
         int dot = where.indexOf('.');
         String id = dot < 0 ? where : where.substring(0, dot);
         if (kind != Fault.Kind.SUPPLY_DEAD && system.item(id).isEmpty()) {
-            throw new IllegalArgumentException("There is no part \u201c" + id + "\u201d. Say one of: "
+            throw new IllegalArgumentException("No item \u201c" + id + "\u201d. Use one of: "
                     + system.items().stream().map(Item::id).collect(Collectors.joining(", ")) + ".");
         }
         if (system.item(id).filter(i -> !WaysToFail.of(i).contains(kind)).isPresent()) {
@@ -57,7 +57,7 @@ public final class FaultWords {
         }
         if (equals < 0 && !kind.severity().isEmpty()) {
             throw new IllegalArgumentException(
-                    "Say how much with =: " + kind.severity() + ", as in " + word(kind) + ":" + id + "=0.5.");
+                    "Add a severity with =: " + kind.severity() + ", e.g. " + word(kind) + ":" + id + "=0.5.");
         }
         return new Fault(
                 kind,
@@ -73,7 +73,7 @@ public final class FaultWords {
         try {
             return Double.parseDouble(written);
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("\u201c" + written + "\u201d is no number. Write 4 or 0.5, or shut.");
+            throw new IllegalArgumentException("\u201c" + written + "\u201d is not a number. Use 4 or 0.5, or shut.");
         }
     }
 }

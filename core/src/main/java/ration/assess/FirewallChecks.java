@@ -42,7 +42,7 @@ final class FirewallChecks {
                     b.id(),
                     in ? Verdict.HOLDS : Verdict.FAILS,
                     in ? Finding.MET : Finding.MISSED,
-                    u -> "It stands " + u.text(off, Dimension.LENGTH) + " off the firewall at station "
+                    u -> u.text(off, Dimension.LENGTH) + " from the firewall at FS "
                             + u.text(wall.station().si(), Dimension.LENGTH) + ".",
                     Checks.PRACTICE,
                     in ? "" : "Measure its station, or the firewall's, again."));
@@ -59,16 +59,16 @@ final class FirewallChecks {
                     findings.add(new Finding(
                             Check.BUILD_SHUT_OFF,
                             item.id(),
-                            "Shut-off behind the firewall",
+                            "Shutoff valve aft of the firewall",
                             item.id(),
                             behind ? Verdict.HOLDS : Verdict.FAILS,
                             behind ? Finding.MET : Finding.MISSED,
                             u -> item.name() + (behind ? " is" : " is not")
-                                    + " on the cabin side: station "
-                                    + u.text(item.place().point().x(), Dimension.LENGTH) + ", firewall "
+                                    + " on the cabin side: FS "
+                                    + u.text(item.place().point().x(), Dimension.LENGTH) + ", firewall FS "
                                     + u.text(wall.station().si(), Dimension.LENGTH) + ".",
                             "14 CFR 23.995(b) before 2017 (from memory), as a guide",
-                            behind ? "" : "Move the valve behind the firewall."));
+                            behind ? "" : "Move the valve to the cabin side of the firewall."));
                 }
             }
         });

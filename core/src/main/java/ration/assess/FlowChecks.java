@@ -74,9 +74,9 @@ final class FlowChecks {
                 "",
                 Verdict.NOT_SHOWN,
                 Finding.MISSED,
-                u -> "Nothing can be computed before the layout is mended.",
+                u -> "Fix the layout first: it cannot be computed.",
                 project.brief().choices().basis().cite(project.brief().delivery()),
-                "See the points marked in the layout."));
+                "Open each item marked on Layout."));
     }
 
     private void layout(Problem p) {
@@ -113,7 +113,7 @@ final class FlowChecks {
                         Check.FLOW_MARGIN,
                         new PositionKey(p).text(),
                         p.isEmpty() ? "Flow margin" : "Flow margin on " + Topology.named(system, p),
-                        "No case with the handle there has an answer.")));
+                        "No case in this selector position could be solved.")));
         for (CaseAnswer c : worst.values()) {
             String position = Topology.named(system, c.condition().positions());
             String obstacle = c.obstacle(system);
@@ -154,14 +154,14 @@ final class FlowChecks {
             findings.add(new Finding(
                     Check.FLOW_UNANSWERED,
                     "",
-                    "Every case answered",
+                    "All cases solved",
                     "",
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
-                    u -> open.size() + " of " + cases.size() + " cases have no answer. " + c.label(system, u) + ": "
+                    u -> open.size() + " of " + cases.size() + " cases did not solve. " + c.label(system, u) + ": "
                             + c.obstacle(system),
                     Checks.PRACTICE,
-                    "Regulators or jet pumps work against each other: look at the parts named."));
+                    "Regulators or jet pumps oppose each other: check the items named."));
         }
     }
 
@@ -185,8 +185,8 @@ final class FlowChecks {
                 item.get().only(Run.class).filter(r -> r.size().nextUp().isPresent());
         if (run.isEmpty()) {
             return item.get().name()
-                    + " costs the most here. Try one that costs less, or a larger line elsewhere: Flow ranks"
-                    + " what buys margin.";
+                    + " has the largest loss. Try one with less loss, or a larger line elsewhere: Flow ranks"
+                    + " ways to add margin.";
         }
         LineSize up = run.get().size().nextUp().orElseThrow();
         FlowBasis larger = basis.with(system.replace(run.get().resized(up)));
@@ -198,12 +198,12 @@ final class FlowChecks {
         Optional<CaseAnswer> least = same.stream().allMatch(CaseAnswer::answered)
                 ? same.stream().min(Ties.least(CaseAnswer::ratio))
                 : Optional.empty();
-        return item.get().name() + " costs the most here. "
+        return item.get().name() + " has the largest loss. "
                 + least.map(l -> "With " + up.shortName() + " it is "
                                 + String.format(Locale.ROOT, "%.2f\u00d7", l.margin())
                                 + (l.ratio() >= 1
                                         ? "."
-                                        : ", which still fails: a step of several. Flow ranks what buys margin."))
+                                        : ", which still Fails: one step of several. Flow ranks ways to add margin."))
                         .orElse("Try " + up.shortName() + ".");
     }
 
@@ -223,10 +223,10 @@ final class FlowChecks {
                             tank.id(),
                             Verdict.FAILS,
                             Finding.MISSED,
-                            u -> tank.name() + " fills at " + u.text(filling, Dimension.FLOW)
-                                    + " while full: it runs over its vent. " + c.label(system, u) + ".",
+                            u -> tank.name() + " gains " + u.text(filling, Dimension.FLOW)
+                                    + " when full and overflows through its vent. " + c.label(system, u) + ".",
                             "14 CFR 23.957(a) before 2017 (from memory), as a guide",
-                            "Feed from one tank at a time, or keep fuel from running back with a check valve."));
+                            "Feed from one tank at a time, or add a check valve to stop back-flow."));
                     return;
                 }
             }
@@ -244,13 +244,13 @@ final class FlowChecks {
             findings.add(new Finding(
                     Check.FLOW_INLET_PRESSURE,
                     "",
-                    "Inlet pressure at take-off demand",
+                    "Inlet pressure at takeoff demand",
                     system.inlet().get().id(),
                     Verdict.FAILS,
                     Math.min(0.99, never.get().margin()),
                     u -> never.get().demand().reason() + " " + never.get().label(system, u) + ".",
                     "14 CFR 23.955(a) before 2017 (from memory), as a guide",
-                    "Less suction before the pump, or a pump that delivers more."));
+                    "Reduce suction head at the pump inlet, or fit a larger pump."));
             return;
         }
         boolean unanswered = cases.stream()
@@ -269,7 +269,7 @@ final class FlowChecks {
                     findings.add(new Finding(
                                     Check.FLOW_INLET_PRESSURE,
                                     "",
-                                    "Inlet pressure at take-off demand",
+                                    "Inlet pressure at takeoff demand",
                                     inlet.id(),
                                     verdict,
                                     shown == Verdict.FAILS && !(least > 0)
@@ -277,13 +277,13 @@ final class FlowChecks {
                                             : least > 0 ? Math.max(0, left / least) : Finding.MET,
                                     u -> cannotReach(c, least, u) + u.text(left, Dimension.PRESSURE) + "; minimum "
                                             + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "."
-                                            + (unanswered ? " Not every case has an answer." : ""),
+                                            + (unanswered ? " Some cases did not solve." : ""),
                                     "14 CFR 23.955(a) before 2017 (from memory), as a guide; "
                                             + Method.source(inlet.minimumPressure()),
-                                    verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head.")
+                                    verdict == Verdict.HOLDS ? "" : "Cut line loss, or add head.")
                             .with(Measure.atLeast(left, least, Dimension.PRESSURE))
                             .because(() -> WhyFlow.ofCase(project, c)
-                                    .get("Left at demand")
+                                    .get("Pressure at demand")
                                     .get()));
                 }));
     }
@@ -302,9 +302,9 @@ final class FlowChecks {
         return running.isEmpty() || shut + height >= least
                 ? ""
                 : (running.size() == 1 ? running.get(0).name() + " cannot" : "The pumps cannot")
-                        + " reach the least inlet pressure: against a shut end " + units.text(shut, Dimension.PRESSURE)
+                        + " make minimum inlet pressure: " + units.text(shut, Dimension.PRESSURE)
                         + ", and "
-                        + units.text(least, Dimension.PRESSURE) + " are wanted. ";
+                        + units.text(least, Dimension.PRESSURE) + " required. ";
     }
 
     /** Says where friction is least certain: a note, never worse than Holds. */
@@ -326,7 +326,7 @@ final class FlowChecks {
                 findings.add(new Finding(
                         Check.FLOW_TRANSITION,
                         run.id(),
-                        "Between laminar and turbulent",
+                        "Transition flow",
                         run.id(),
                         Verdict.HOLDS,
                         Finding.MET,

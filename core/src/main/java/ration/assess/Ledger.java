@@ -10,7 +10,6 @@ import ration.check.Finding;
 import ration.check.Verdict;
 import ration.project.Unsaid;
 import ration.quantity.Dimension;
-import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.why.Why;
 
@@ -62,7 +61,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
     }
 
     /** Said in place of the need where what the engine takes is only assumed. */
-    private static final String WHICH_ENGINE = "which engine?";
+    private static final String WHICH_ENGINE = "engine figures assumed";
 
     private static String needs(double factor) {
         return "needs " + UnitSystem.figure(factor, 2) + "\u00d7";
@@ -103,10 +102,10 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 open + " of " + checks.size(),
                 worst,
                 worst == Verdict.HOLDS || worst == Verdict.THIN ? Finding.MET : good,
-                shortOnes + " fail, " + (open - shortOnes) + " not shown");
+                shortOnes + " Fails, " + (open - shortOnes) + " Not shown");
         Entry unusable = a.governingTank()
                 .map(t -> new Entry(
-                                "Unusable",
+                                "Unusable fuel",
                                 "placard " + units.figure(t.placard(), Dimension.VOLUME),
                                 units.fineVolume(t.unusable()),
                                 t.verdict().shownIf(a.unansweredTanks().isEmpty()),
@@ -116,11 +115,9 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                                 noAnswer(a) + found(t) + ", " + t.tank().name())
                         .because(() -> WhyTanks.unusable(t)))
                 .orElseGet(() -> notShown(
-                        "Unusable",
+                        "Unusable fuel",
                         "",
-                        a.project().system().tanks().isEmpty()
-                                ? "There is no tank yet"
-                                : "No tank with a shape and an outlet"));
+                        a.project().system().tanks().isEmpty() ? "No tank yet" : "No tank with a shape and an outlet"));
         return new Ledger(flow, unusable, vapor(a, units), openEntry);
     }
 
@@ -147,9 +144,9 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
     private static String found(TankAnswer t) {
         String how =
                 switch (t.source()) {
-                    case LIKELY -> "Likely by a test, ";
-                    case DRAINED -> "By the drain test, ";
-                    case PUBLISHED -> "By the maker, ";
+                    case LIKELY -> "Estimated from a drain test, ";
+                    case DRAINED -> "Drain test, ";
+                    case PUBLISHED -> "Manufacturer, ";
                     case PREDICTED -> "";
                 };
         return t.attitude()
@@ -161,9 +158,9 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
         Optional<CaseAnswer> boiling = VaporAnswer.boiling(a.cases());
         if (boiling.isPresent()) {
             return new Entry(
-                    "Vapor",
+                    "Vapor margin",
                     "",
-                    "boils",
+                    "boiling",
                     Verdict.FAILS,
                     0,
                     boiling.get().label(a.project().system(), units));
@@ -178,33 +175,30 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 .map(Finding::verdict)
                 .reduce(Verdict.HOLDS, Verdict::worse);
         String beside = (a.vapor().equals(worse) ? a.hotFuel() : a.vapor())
-                .map(v -> fahrenheit(v) + " " + VaporAnswer.signed(v.degrees()) + "; ")
+                .map(v -> "Fuel " + units.warmth(v.air().fuelKelvin()) + ": margin " + units.difference(v.degrees())
+                        + "; ")
                 .orElse("");
         return worse.map(v -> new Entry(
-                                "Vapor",
+                                "Vapor margin",
                                 !v.look().unsaid().demandSaid()
                                         ? WHICH_ENGINE
                                         : v.fuelSaid()
                                                 ? "needs "
-                                                        + VaporAnswer.signed(v.needed())
+                                                        + units.difference(v.needed())
                                                                 .replace(".0 ", " ")
-                                                : "which fuel?",
-                                VaporAnswer.signed(v.degrees()),
+                                                : "fuel class not set",
+                                units.difference(v.degrees()),
                                 v.verdict()
                                         .worse(restart)
                                         .shownIf(a.cases().stream().noneMatch(CaseAnswer::open)),
                                 v.ratio(),
                                 beside
-                                        + v.label(a.project())
+                                        + v.label(a.project(), units)
                                         + (v.heatSaid()
                                                 ? restart == Verdict.HOLDS ? "" : "; restart at risk after shutdown"
-                                                : "; nothing is said to be hot"))
+                                                : "; no heat source entered"))
                         .because(() -> WhyVapor.gap(a.project(), v)))
-                .orElseGet(() -> notShown("Vapor", "", "Nothing flows yet"));
-    }
-
-    private static String fahrenheit(VaporAnswer v) {
-        return UnitSystem.figure(Unit.FAHRENHEIT.fromSi(v.air().fuelKelvin()), 0) + " \u00b0F";
+                .orElseGet(() -> notShown("Vapor margin", "", "No flow computed yet"));
     }
 
     private static Entry notShown(String title, String need, String why) {

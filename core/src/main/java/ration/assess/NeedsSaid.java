@@ -60,7 +60,7 @@ final class NeedsSaid {
                         u -> f.detail().in(u) + " " + Unsaid.words(on),
                         f.source(),
                         verdict == Verdict.NOT_SHOWN
-                                ? "Say them on the Brief and on the engine's card: yours, or that they" + " are so."
+                                ? "Enter them on Aircraft and on the engine's card, or confirm the assumed values."
                                 : f.remedy(),
                         f.measure(),
                         f.because());

@@ -51,13 +51,13 @@ final class PathChecks {
                 open.isEmpty() ? Verdict.HOLDS : Verdict.FAILS,
                 open.isEmpty() ? Finding.MET : Finding.MISSED,
                 u -> open.map(t -> "From " + t.name()
-                                + " fuel comes to the engine past every shut-off and every selector"
+                                + " fuel comes to the engine past every shutoff and every selector"
                                 + " with OFF: fire, a crash"
                                 + " and work on the line ask for one. Some take stopped pumps behind"
                                 + " check valves for enough; checks seep.")
-                        .orElse("Each has a shut-off, or a selector with OFF."),
+                        .orElse("Each has a shutoff, or a selector with OFF."),
                 "14 CFR 23.995(a) before 2017 (from memory), as a guide",
-                open.isEmpty() ? "" : "A shut-off in reach of the pilot, behind the firewall."));
+                open.isEmpty() ? "" : "A shutoff in reach of the pilot, behind the firewall."));
     }
 
     private boolean shuts(Item item) {
@@ -85,7 +85,7 @@ final class PathChecks {
                 u -> open.map(t -> "From " + t.name() + " fuel comes to the engine past every strainer and" + " filter"
                                 + (screens
                                         ? ": the screens of the outlets alone are in the way. That they are"
-                                                + " fine enough is not shown."
+                                                + " fine enough: Not shown."
                                         : "."))
                         .orElse("Each has a strainer or a filter."),
                 "14 CFR 23.997 before 2017 (from memory), as a guide",

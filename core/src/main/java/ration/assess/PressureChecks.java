@@ -84,13 +84,13 @@ final class PressureChecks {
             findings.add(new Finding(
                     Check.FLOW_INLET_PRESSURE_MOST,
                     "",
-                    "Greatest inlet pressure",
+                    "Maximum inlet pressure",
                     i.id(),
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
-                    u -> "The maker's greatest inlet pressure is not given.",
+                    u -> "Manufacturer's maximum inlet pressure not entered.",
                     "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide",
-                    "Give it on the card of " + i.name() + "."));
+                    "Enter it on the card of " + i.name() + "."));
             return;
         }
         double most = Double.NEGATIVE_INFINITY;
@@ -114,11 +114,11 @@ final class PressureChecks {
         Verdict shown = found <= 0 ? Verdict.HOLDS : Verdict.atLeast(limit, found);
         Verdict verdict = where == null ? Verdict.NOT_SHOWN : open.isEmpty() ? shown : shown.worse(Verdict.NOT_SHOWN);
         if (verdict == Verdict.NOT_SHOWN) {
-            String why = open.isEmpty() ? "No fuel reaches the inlet with every pump on." : open;
+            String why = open.isEmpty() ? "No fuel reaches the inlet with all pumps on." : open;
             findings.add(new Finding(
                     Check.FLOW_INLET_PRESSURE_MOST,
                     "",
-                    "Greatest inlet pressure",
+                    "Maximum inlet pressure",
                     i.id(),
                     verdict,
                     Finding.MISSED,
@@ -130,7 +130,7 @@ final class PressureChecks {
         findings.add(new Finding(
                         Check.FLOW_INLET_PRESSURE_MOST,
                         "",
-                        "Greatest inlet pressure",
+                        "Maximum inlet pressure",
                         i.id(),
                         verdict,
                         found <= 0 ? Finding.MET : limit / found,
@@ -143,7 +143,7 @@ final class PressureChecks {
                                         .orElse("") + ".",
                         "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide; "
                                 + Method.source(i.maximumPressure().orElseThrow()),
-                        verdict == Verdict.FAILS ? "A regulator, or a pump of less pressure." : "")
+                        verdict == Verdict.FAILS ? "Fit a regulator or a lower-pressure pump." : "")
                 .with(Measure.atMost(found, limit, Dimension.PRESSURE)));
     }
 
@@ -173,21 +173,21 @@ final class PressureChecks {
                 run.id(),
                 verdict,
                 Double.isNaN(most) ? Finding.MISSED : Math.min(Finding.MET, limit / Math.max(1, most)),
-                u -> unknown.map(r -> "It has no answer in " + r.name() + ". ").orElse("")
+                u -> unknown.map(r -> "Not solved in " + r.name() + ". ").orElse("")
                         + (Double.isNaN(most)
                                 ? ""
                                 : u.text(most, Dimension.PRESSURE) + " in " + run.name()
                                         + " dead-headed, all pumps on, nothing returning; it is "
                                         + LineRules.construction(run).label().toLowerCase(Locale.ROOT) + ", "
                                         + u.text(limit, Dimension.PRESSURE)
-                                        + ". Each line is asked for what it stands itself: side by side the"
-                                        + " strongest pump, in series the sum."),
+                                        + ". Each line carries its own: pumps in parallel the strongest, in"
+                                        + " series the sum."),
                 LineRules.RATING_SOURCE,
-                verdict == Verdict.FAILS ? "Use a construction rated for it, or a relief." : ""));
+                verdict == Verdict.FAILS ? "Use hose rated for it, or fit a relief valve." : ""));
     }
 
     private static String why(FlowAnswer a) {
-        return a.reason().isEmpty() ? "closed valves leave the pressure there undetermined." : a.reason();
+        return a.reason().isEmpty() ? "closed valves isolate it: pressure undefined." : a.reason();
     }
 
     /** What a regulator held at one power: pressure over what it should hold there. */
@@ -241,7 +241,7 @@ final class PressureChecks {
                         Verdict.NOT_SHOWN,
                         Finding.MISSED,
                         u -> "Some cases did not solve: " + why,
-                        PRACTICE + ": within 5 % of the setting",
+                        PRACTICE + ": within 5% of the setting",
                         ""));
                 continue;
             }
@@ -258,19 +258,19 @@ final class PressureChecks {
                     off ? Verdict.FAILS : Verdict.HOLDS,
                     !off ? Finding.MET : over ? w.wanted() / w.pressure() : Math.max(0, w.pressure() / w.wanted()),
                     u -> u.text(lowest, Dimension.PRESSURE)
-                            + " to " + u.text(highest, Dimension.PRESSURE) + " from idle to take-off; furthest off at "
+                            + " to " + u.text(highest, Dimension.PRESSURE) + " from idle to takeoff; worst at "
                             + w.power().label().toLowerCase(Locale.ROOT) + ", "
-                            + u.text(w.pressure(), Dimension.PRESSURE) + " where "
-                            + u.text(w.wanted(), Dimension.PRESSURE) + " should stand, "
-                            + String.format(Locale.ROOT, "%+.1f %%", 100 * w.off())
+                            + u.text(w.pressure(), Dimension.PRESSURE) + ", setting "
+                            + u.text(w.wanted(), Dimension.PRESSURE) + " ("
+                            + String.format(Locale.ROOT, "%+.1f%%)", 100 * w.off())
                                     .replace('-', '\u2212')
-                            + (bypass ? "; at most " + u.text(carried, Dimension.FLOW) + " goes back." : "."),
-                    PRACTICE + ": within 5 % of the setting",
+                            + (bypass ? "; maximum return flow " + u.text(carried, Dimension.FLOW) + "." : "."),
+                    PRACTICE + ": within 5% of the setting",
                     !off
                             ? ""
                             : over
                                     ? "The return cannot carry the spill: a larger return" + " line."
-                                    : "The pumps do not reach the setting."));
+                                    : "Pumps cannot reach the regulator setting."));
         }
     }
 
@@ -288,24 +288,24 @@ final class PressureChecks {
                 findings.add(new Finding(
                         Check.FLOW_HEADER,
                         header.id(),
-                        header.name() + " stays wet",
+                        header.name() + " does not run dry",
                         header.id(),
                         Verdict.FAILS,
                         Finding.MISSED,
                         u -> never.get().demand().reason() + " " + never.get().label(basis.system(), u) + ".",
                         PRACTICE,
-                        "Mend what keeps the pumps from delivering first."));
+                        "First fix what stops pump delivery."));
                 continue;
             }
             if (cases.stream().noneMatch(CaseAnswer::judged)) {
                 findings.add(new Finding(
                         Check.FLOW_HEADER,
                         header.id(),
-                        header.name() + " stays wet",
+                        header.name() + " does not run dry",
                         header.id(),
                         Verdict.NOT_SHOWN,
                         Finding.MISSED,
-                        u -> "No case is judged: no tank feeds the engine as it is laid out.",
+                        u -> "No case to check: no tank feeds the engine in this layout.",
                         PRACTICE,
                         "Join the header to the engine."));
                 continue;
@@ -318,7 +318,7 @@ final class PressureChecks {
                 findings.add(new Finding(
                         Check.FLOW_HEADER,
                         header.id(),
-                        header.name() + " stays wet",
+                        header.name() + " does not run dry",
                         header.id(),
                         Verdict.NOT_SHOWN,
                         Finding.MISSED,
@@ -332,7 +332,7 @@ final class PressureChecks {
             findings.add(dry.map(c -> new Finding(
                             Check.FLOW_HEADER,
                             header.id(),
-                            header.name() + " stays wet",
+                            header.name() + " does not run dry",
                             header.id(),
                             Verdict.FAILS,
                             c.demand().inletFlow() / c.need(),
@@ -340,18 +340,18 @@ final class PressureChecks {
                                     + u.text(c.demand().inletFlow(), Dimension.FLOW) + " of "
                                     + u.text(c.need(), Dimension.FLOW)
                                     + " and runs dry. " + c.label(basis.system(), u) + ". Full, it lasts "
-                                    + String.format(Locale.ROOT, "%.1f", minutes) + " min at take-off demand.",
+                                    + String.format(Locale.ROOT, "%.1f", minutes) + " min at takeoff demand.",
                             PRACTICE,
-                            "A larger line into it, or more head."))
+                            "Enlarge the line into it, or raise the tank."))
                     .orElseGet(() -> new Finding(
                             Check.FLOW_HEADER,
                             header.id(),
-                            header.name() + " stays wet",
+                            header.name() + " does not run dry",
                             header.id(),
                             Verdict.HOLDS,
                             Finding.MET,
-                            u -> "It fills as fast as the engine takes fuel in every case. Full, it lasts "
-                                    + String.format(Locale.ROOT, "%.1f", minutes) + " min at take-off demand.",
+                            u -> "Inflow meets demand in every case. Full, it lasts "
+                                    + String.format(Locale.ROOT, "%.1f", minutes) + " min at takeoff demand.",
                             PRACTICE,
                             "")));
         }
@@ -392,7 +392,7 @@ final class PressureChecks {
         findings.add(new Finding(
                 Check.FLOW_SECOND_PUMP,
                 "",
-                "A second pump with its own supply",
+                "Backup pump on independent power",
                 id,
                 verdict,
                 verdict == Verdict.HOLDS ? Finding.MET : Finding.MISSED,
@@ -401,7 +401,8 @@ final class PressureChecks {
                 verdict == Verdict.HOLDS
                         ? ""
                         : second
-                                ? "Say on each pump's card its bus and what is its own; show it at the inspection."
+                                ? "Enter each pump's bus, switch, breaker and ground on its card; show them at"
+                                        + " inspection."
                                 : "Add an emergency pump."));
         electric.forEach(this::breaker);
         double current = pumps.stream()
@@ -412,11 +413,11 @@ final class PressureChecks {
             findings.add(new Finding(
                     Check.ELECTRICAL_DRAW,
                     "",
-                    "Electric draw of the pumps",
+                    "Pump current",
                     id,
                     Verdict.HOLDS,
                     Finding.MET,
-                    u -> u.text(current, Dimension.CURRENT) + " with all of them on; each its own switch and breaker.",
+                    u -> u.text(current, Dimension.CURRENT) + ", all on. Each needs its own switch and breaker.",
                     PRACTICE,
                     ""));
         }
@@ -427,11 +428,10 @@ final class PressureChecks {
             return "One pump feeds the engine: if it stops, so does the engine.";
         }
         if (engine) {
-            return "The engine drives one, the battery the other.";
+            return "One engine-driven, one electric.";
         }
         if (apart) {
-            return "As said on their cards, each has a bus with its battery, a switch, a breaker and a ground"
-                    + " of its own.";
+            return "Per their cards, each pump has its own battery, bus, switch, breaker and ground.";
         }
         List<String> shared = new ArrayList<>();
         if (electric.stream().map(Pump::bus).distinct().count() < 2) {
@@ -449,7 +449,7 @@ final class PressureChecks {
                 .toList();
         return electric.size() + " electric pumps"
                 + (said.isEmpty() ? "" : ", on bus " + String.join(", ", said) + " beside others")
-                + ": nothing shows that each has of its own: " + String.join(", ", shared) + ".";
+                + ". Not shown independent: " + String.join(", ", shared) + ".";
     }
 
     /** A breaker carries a quarter more than the pump draws (common practice, no source). */
@@ -467,16 +467,16 @@ final class PressureChecks {
                     met ? Finding.MET : Finding.MISSED,
                     u -> u.text(rating.si(), Dimension.CURRENT)
                             + (Double.isNaN(draw)
-                                    ? ": what the pump draws is not said."
-                                    : " for a pump that draws " + u.text(draw, Dimension.CURRENT) + ": at least "
+                                    ? ": pump current not entered."
+                                    : " for a pump that draws " + u.text(draw, Dimension.CURRENT) + ": use "
                                             + u.text(BREAKER * draw, Dimension.CURRENT)
-                                            + " is wanted, and no more than its wire bears."),
+                                            + " or more, within the wire rating."),
                     PRACTICE,
                     met
                             ? ""
                             : Double.isNaN(draw)
-                                    ? "Give the pump's current on its card."
-                                    : "A larger breaker, on a wire that bears it."));
+                                    ? "Enter the pump's current on its card."
+                                    : "Fit a larger breaker, on wire rated for it."));
         });
     }
 

@@ -64,9 +64,9 @@ final class ProofChecks {
                 p.verdict() == Verdict.HOLDS
                         ? ""
                         : p.verdict() == Verdict.THIN
-                                ? "Look at it again."
+                                ? "Recheck it."
                                 : p.verdict() == Verdict.FAILS
-                                        ? "Mend what it shows, then test again."
+                                        ? "Fix what it shows, then retest."
                                         : "Run it on the Hangar tests page.");
         return counts ? p.outcome().measure().map(f::with).orElse(f) : f;
     }

@@ -22,6 +22,11 @@ public record PumpSet(String label, Set<String> stopped, int running) {
         stopped = Set.copyOf(stopped);
     }
 
+    /** Whether the same pumps run, whatever they are called now. */
+    public boolean same(PumpSet other) {
+        return stopped.equals(other.stopped) && running == other.running;
+    }
+
     /** Every set the matrix goes through: all, each alone, none; one empty set if there is no pump. */
     public static List<PumpSet> of(FuelSystem system) {
         List<Pump> pumps = Topology.of(system).feedPumps();

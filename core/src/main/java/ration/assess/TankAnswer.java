@@ -32,7 +32,7 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
     public enum Source {
         PREDICTED("predicted"),
         DRAINED("drained"),
-        LIKELY("likely"),
+        LIKELY("estimated from a drain test"),
         PUBLISHED("published");
 
         private final String word;

@@ -79,9 +79,9 @@ final class TankChecks {
                 t.id(),
                 Verdict.NOT_SHOWN,
                 Finding.MISSED,
-                u -> "Its shape does not close, so nothing is known of what stays in it.",
+                u -> "Its outline is not closed: unusable fuel not computed.",
                 "Computed from its shape",
-                "Mend its corners on its card."));
+                "Fix its corners on its card."));
     }
 
     private void add(
@@ -143,8 +143,7 @@ final class TankChecks {
                         Math.min(Finding.MET, t.ratio()),
                         detail,
                         "14 CFR 23.959(a)" + PART + "; the largest of computed, drained and published",
-                        "Raise the placard's unusable fuel, or move the outlet"
-                                + " so that less stays: the Tanks page ranks what helps.")
+                        "Raise the placarded unusable fuel, or move the outlet. Tanks ranks what helps.")
                 .with(Measure.atMost(t.unusable(), t.placard(), Dimension.VOLUME))
                 .because(() -> WhyTanks.placard(t)));
         Optional<TankEvidence.Drained> there = t.drainedThere();
@@ -157,9 +156,9 @@ final class TankChecks {
                     t,
                     Verdict.HOLDS,
                     Finding.MET,
-                    u -> u.fineVolume(d.mean()) + " stayed at "
+                    u -> u.fineVolume(d.mean()) + " unusable at "
                             + where(d) + ", " + d.trials()
-                            + (d.trials() == 1 ? " trial" : " trials, scatter " + u.fineVolume(d.scatter()))
+                            + (d.trials() == 1 ? " trial" : " trials, spread " + u.fineVolume(d.scatter()))
                             + ", " + d.date() + ".",
                     "AC 90-89 (from memory)",
                     "");
@@ -173,28 +172,27 @@ final class TankChecks {
                 Verdict.NOT_SHOWN,
                 Finding.MISSED,
                 u -> t.evidence().drained().isEmpty()
-                        ? "No drain test of this tank as it is now laid out is on record: "
-                                + u.fineVolume(t.predicted().volume()) + " is computed only."
-                        : "Most is predicted to stay at "
-                                + t.predicted().attitude().label() + ", and no test was done"
-                                + " there. "
+                        ? "No valid drain test. " + u.fineVolume(t.predicted().volume()) + " is computed only."
+                        : "Worst predicted attitude "
+                                + t.predicted().attitude().label() + ": not drain-tested. "
                                 + String.join(
                                         " ",
                                         t.evidence().drained().stream()
-                                                .map(d -> "At " + where(d) + " " + u.fineVolume(d.mean()) + " stayed.")
+                                                .map(d -> "Tested: " + where(d) + ", " + u.fineVolume(d.mean())
+                                                        + " unusable.")
                                                 .toList())
                                 + t.carried()
-                                        .map(c -> " By measured over predicted there, "
+                                        .map(c -> " Measured ÷ predicted there "
                                                 + UnitSystem.figure(c.ratio(), 2) + ", about "
-                                                + u.fineVolume(c.likely()) + " are likely here, \u00b1 "
-                                                + u.fineVolume(c.scatter()) + " by its scatter.")
+                                                + u.fineVolume(c.likely()) + " at the worst attitude, \u00b1 "
+                                                + u.fineVolume(c.scatter()) + " by the spread of the trials.")
                                         .orElse(""),
                 "AC 90-89 (from memory); " + PRACTICE.toLowerCase(Locale.ROOT),
-                "Do it in that attitude on the Hangar tests page.");
+                "Run the drain test at that attitude (Hangar tests).");
     }
 
     private static String where(TankEvidence.Drained d) {
-        return "pitch " + degrees(d.pitch()) + ", bank " + degrees(d.tilt());
+        return "pitch " + degrees(d.pitch()) + ", tilt " + degrees(d.tilt());
     }
 
     private static String degrees(double rad) {
@@ -214,17 +212,16 @@ final class TankChecks {
                         t,
                         verdict,
                         space >= need ? Math.min(Finding.MET, space / need) : clear ? Finding.MET : space / need,
-                        u -> u.fineVolume(space) + " over the fuel when full against "
-                                + u.fineVolume(need) + ", 2 % of the tank"
+                        u -> u.fineVolume(space) + " above full fuel; minimum "
+                                + u.fineVolume(need) + ", 2% of the tank"
                                 + (space < need && clear
-                                        ? "; none is asked where the vent discharges"
-                                                + " clear of the aircraft, as its tip says here"
+                                        ? "; not required: the vent discharges clear of the aircraft"
                                         : t.tank().fitout().filler().isEmpty()
-                                                ? "; no filler lip is given, so it is taken to fill to the top"
+                                                ? "; filler neck height not entered: taken as filled to the top"
                                                 : "")
                                 + ".",
                         "14 CFR 23.969" + PART,
-                        "Lower the filler lip, or lead the vent clear of the aircraft.")
+                        "Lower the filler neck, or vent clear of the aircraft.")
                 .because(() -> WhyTanks.expansion(t)));
     }
 
@@ -241,12 +238,12 @@ final class TankChecks {
                 verdict,
                 !drained ? Finding.MISSED : Math.min(Finding.MET, sump / need),
                 u -> ounces(u, sump)
-                        + " lies under the outlet, level and parked, against " + ounces(u, need)
-                        + (drained ? "" : "; no drain is laid" + " out") + ".",
-                "14 CFR 23.971(a), 0.25 % or 1/16 gal" + PART,
+                        + " below the outlet, level and parked; minimum " + ounces(u, need)
+                        + (drained ? "" : "; no sump drain") + ".",
+                "14 CFR 23.971(a), 0.25% or 1/16 gal" + PART,
                 drained
-                        ? "A sump well under the outlet, or" + " the outlet's lip a little higher."
-                        : "Press D on the tank to add its drain.");
+                        ? "Add a sump below the outlet, or raise the outlet lip a little."
+                        : "Select the tank and press D to add a sump drain.");
     }
 
     private void screen(TankAnswer t) {
@@ -273,16 +270,16 @@ final class TankChecks {
                     finger.isEmpty()
                             ? Finding.MISSED
                             : mesh && wide ? Math.min(Finding.MET, clear / need) : Finding.MISSED,
-                    u -> finger.map(f -> UnitSystem.figure(f.perInch(), 0) + " mesh, clear area " + area(u, clear)
-                                    + " against " + area(u, need) + ", five times the outlet"
-                                    + (wide ? "" : "; the finger is narrower than the outlet") + ".")
-                            .orElse("How the finger screen is built" + " is not said: mesh, wire, diameter, length."),
+                    u -> finger.map(f -> UnitSystem.figure(f.perInch(), 0) + " mesh, open area " + area(u, clear)
+                                    + "; minimum " + area(u, need) + ", five times the outlet"
+                                    + (wide ? "" : "; finger strainer narrower than the outlet") + ".")
+                            .orElse("Finger strainer not entered: mesh, wire, diameter, length."),
                     "14 CFR 23.977: 8 to 16 mesh, five times the line" + PART,
                     verdict == Verdict.HOLDS
                             ? ""
                             : finger.isEmpty()
-                                    ? "Give its figures on the tank's card."
-                                    : "A longer or" + " wider finger of 8 to 16 mesh."));
+                                    ? "Enter it on the tank's card."
+                                    : "Fit a longer or wider finger strainer of 8 to 16 mesh."));
         }
     }
 
@@ -321,11 +318,11 @@ final class TankChecks {
                 verdict,
                 usual ? Finding.MET : 1.02,
                 u -> UnitSystem.figure(opening * 1e6, 0)
-                        + " micron, 70 to 100 are usual before a pump in a tank; clear area " + area(u, clear) + ", "
+                        + " micron, 70 to 100 are usual before a pump in a tank; open area " + area(u, clear) + ", "
                         + UnitSystem.figure(5 * clear / need, 1)
-                        + " times the outlet. What it costs is in every flow case.",
+                        + " times the outlet. Its loss is in every flow case.",
                 PRACTICE,
-                usual ? "" : "A sock of 70 to 100 micron, or the figure of the pump's maker."));
+                usual ? "" : "Fit a sock of 70 to 100 micron, or enter the pump manufacturer's figure."));
     }
 
     /** What of an outlet was measured: its height decides what stays. */
@@ -341,16 +338,16 @@ final class TankChecks {
             add(
                     Check.TANK_EDGE,
                     "",
-                    "Edge of the outlet",
+                    "Outlet reference point",
                     t,
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
-                    u -> "What of it was measured is not said: the lip"
-                            + " in the floor, the top of a finger, or the centre or lower lip of a pipe in the"
-                            + " side, at whose upper edge air"
-                            + " comes in. A quarter of an inch here is " + u.fineVolume(Math.max(0, more)) + ".",
+                    u -> "Outlet height: which point was measured? Floor lip, top of finger strainer, or"
+                            + " center or lower edge of a side tube (air enters at the upper edge). A"
+                            + " quarter of an inch here is "
+                            + u.fineVolume(Math.max(0, more)) + ".",
                     PRACTICE,
-                    "Say it on the tank's card.");
+                    "Enter it on the tank's card.");
         }
     }
 
@@ -375,15 +372,15 @@ final class TankChecks {
             add(
                     Check.TANK_STALE,
                     "",
-                    "Tests still true",
+                    "Tests still valid",
                     t,
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
                     u -> n + (n == 1 ? " test was" : " tests were")
-                            + " done on another shape, outlet or gauge: kept on record, no longer counted."
+                            + " run before a change of shape, outlet or gauge: kept on record, no longer valid."
                             + changed(t),
                     PRACTICE,
-                    "Repeat what still matters, or undo the change.");
+                    "Repeat the test, or undo the change.");
         }
     }
 
@@ -395,17 +392,17 @@ final class TankChecks {
             findings.add(new Finding(
                             Check.TANK_RESERVE,
                             header.id(),
-                            "Reserve of " + header.name(),
+                            "Endurance of " + header.name(),
                             header.id(),
                             Verdict.HOLDS,
                             Finding.MET,
                             u -> u.text(header.capacity().si(), Dimension.VOLUME) + " lasts "
                                     + UnitSystem.figure(minutes, 1)
-                                    + " minutes at take-off demand, once nothing runs in: "
-                                    + u.text(reserve.drawn(), Dimension.FLOW) + " leave it"
+                                    + " min at takeoff demand with no inflow: "
+                                    + u.text(reserve.drawn(), Dimension.FLOW) + " drawn from it"
                                     + (reserve.known() ? "" : ", if all goes to the engine")
                                     + ".",
-                            PRACTICE + "; for information, no limit is set",
+                            PRACTICE + "; information only",
                             "")
                     .because(() -> WhyTanks.reserve(header, reserve)));
         }

@@ -8,7 +8,6 @@ import ration.flow.FlowAnswer;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.project.Project;
-import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.vapor.Air;
 import ration.vapor.Gap;
@@ -154,15 +153,9 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
         return needed() <= 0 ? degrees() < needed() ? 0 : 1.5 : Math.max(0, Math.min(1.5, degrees() / needed()));
     }
 
-    /** Where and when: Lift pump inlet, 38 C fuel, 8 000 ft. */
-    public String label(Project project) {
-        return project.system().item(gap.item()).map(i -> i.name()).orElse(gap.item()) + " " + gap.what() + ", "
-                + UnitSystem.figure(Unit.CELSIUS.fromSi(air.fuelKelvin()), 0) + " \u00b0C fuel, "
-                + UnitSystem.figure(Unit.FOOT.fromSi(air.altitudeM()), 0) + " ft";
-    }
-
-    /** Degrees with their sign: +11.7 C. */
-    public static String signed(double kelvin) {
-        return (kelvin > 0.05 ? "+" : "") + UnitSystem.figure(kelvin, 1) + " \u00b0C";
+    /** Where and when: Lift pump inlet, fuel 100 F, 8,000 ft. */
+    public String label(Project project, UnitSystem units) {
+        return project.system().item(gap.item()).map(i -> i.name()).orElse(gap.item()) + " " + gap.what() + ", fuel "
+                + units.warmth(air.fuelKelvin()) + ", " + units.altitude(air.altitudeM());
     }
 }

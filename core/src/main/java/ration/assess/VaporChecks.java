@@ -61,7 +61,7 @@ final class VaporChecks {
         VaporChecks checks = new VaporChecks(project, cases);
         Optional<CaseAnswer> boiling = VaporAnswer.boiling(cases);
         if (boiling.isPresent()) {
-            checks.boils(Check.VAPOR_GAP, "", "Fuel stays liquid", boiling.get());
+            checks.boils(Check.VAPOR_GAP, "", "Vapor margin", boiling.get());
             checks.boils(Check.VAPOR_HOT_FUEL, "", "Hot fuel case", boiling.get());
         } else {
             vapor.ifPresentOrElse(
@@ -69,15 +69,15 @@ final class VaporChecks {
                     () -> checks.findings.add(Checks.notShown(
                             Check.VAPOR_GAP,
                             "",
-                            "Fuel stays liquid",
-                            "No case brings fuel to the engine with an answer, so nothing is known of boiling.")));
+                            "Vapor margin",
+                            "No solved case brings fuel to the engine: vapor margin not computed.")));
             hot.ifPresentOrElse(
                     checks::hotFuel,
                     () -> checks.findings.add(Checks.notShown(
                             Check.VAPOR_HOT_FUEL,
                             "",
                             "Hot fuel case",
-                            "No case brings fuel to the engine with an answer, so nothing is known of boiling.")));
+                            "No solved case brings fuel to the engine: vapor margin not computed.")));
         }
         checks.trapped();
         checks.suction();
@@ -101,12 +101,12 @@ final class VaporChecks {
                 "",
                 Verdict.FAILS,
                 Finding.MISSED,
-                u -> c.label(system, u) + ", no warmer than "
+                u -> c.label(system, u) + ", even with fuel at "
                         + u.temperature(c.condition().fuelKelvin(), 0) + ": "
                         + (c.demand().undelivered() ? c.demand() : c.capacity()).reason(),
                 "14 CFR 23.961 asks for freedom from vapor lock (from memory); boiling"
                         + " pressure: API 2517 as in AP-42 (from memory)",
-                "Lower the part named, or bring less suction to it."));
+                "Lower that item, or reduce suction to it."));
     }
 
     /** 23.961: no vapor lock with fuel as warm as the hot fuel case has it, beside the day's own. */
@@ -120,50 +120,46 @@ final class VaporChecks {
                         v.ratio(),
                         u -> "Fuel at "
                                 + u.temperature(v.air().fuelKelvin(), 0) + " in the tank: "
-                                + VaporAnswer.signed(v.degrees()) + " before it boils against "
-                                + VaporAnswer.signed(v.needed()) + ". "
-                                + v.label(project) + ", " + v.look().label(system, u) + "." + unsaid(v),
+                                + "Vapor margin " + u.difference(v.degrees()) + "; needs "
+                                + u.difference(v.needed()) + ". "
+                                + v.label(project, u) + ", " + v.look().label(system, u) + "." + unsaid(v),
                         "14 CFR 23.961 and AC 23-8, hot fuel at 110"
-                                + " \u00b0F (from memory), as a guide; the degrees wanted are a practice choice",
+                                + " \u00b0F (from memory), as a guide; required margin is our choice, no rule",
                         v.verdict() == Verdict.HOLDS
                                 ? ""
                                 : !v.heatSaid()
                                         ? HOT
                                         : v.fuelSaid()
-                                                ? "Lower the pump, a larger or sleeved suction line, a less"
-                                                        + " volatile fuel: the Vapor page ranks what"
-                                                        + " helps."
+                                                ? "Lower the pump, enlarge or sleeve the suction line, or use"
+                                                        + " less volatile fuel. Vapor ranks what helps."
                                                 : CHOOSE)
                 .because(() -> WhyVapor.gap(project, v)));
     }
 
-    private static final String CHOOSE = "Choose class, season and ethanol on the Vapor page, as you buy it.";
+    private static final String CHOOSE = "Set mogas class and ethanol on Vapor.";
 
     private static final String HOT =
-            "Add the firewall (a button on the Vapor page, or the engine's card), or say on its card which part"
-                    + " lies in the engine bay.";
+            "Add the firewall (a button on the Vapor page, or the engine's card), or set on its card which item"
+                    + " is in the engine bay.";
 
     private static String unsaid(VaporAnswer v) {
-        return (v.fuelSaid()
-                        ? ""
-                        : " Which motor gasoline is bought is not said: taken is the most volatile of any season, with"
-                                + " ethanol.")
+        return (v.fuelSaid() ? "" : " Mogas class not set: assumed most volatile, with ethanol.")
                 + (v.heatSaid()
                         ? ""
-                        : " Nothing is said to be hot: no firewall, no zone of a part, so no heat is counted"
-                                + " and that is not shown.");
+                        : " No heat source entered: no firewall and no zone, so no heat is counted and this is"
+                                + " Not shown.");
     }
 
     private void gap(VaporAnswer v) {
         findings.add(new Finding(
                         Check.VAPOR_GAP,
                         "",
-                        "Fuel stays liquid",
+                        "Vapor margin",
                         v.gap().item(),
                         v.verdict(),
                         v.ratio(),
-                        u -> VaporAnswer.signed(v.degrees()) + " before it boils against "
-                                + VaporAnswer.signed(v.needed()) + ": "
+                        u -> "Vapor margin " + u.difference(v.degrees()) + "; needs "
+                                + u.difference(v.needed()) + ": "
                                 + u.text(v.gap().pressure(), Dimension.PRESSURE) + " abs at "
                                 + u.temperature(v.gap().kelvin(), 1) + ", boils at "
                                 + u.text(v.gap().boils(), Dimension.PRESSURE) + "; "
@@ -171,12 +167,12 @@ final class VaporChecks {
                                         ? UnitSystem.figure(
                                                         Unit.FOOT.fromSi(v.gap()
                                                                 .climb(v.air().altitudeM())),
-                                                        0) + " ft of climb left. "
-                                        : "it boils here. ")
-                                + v.label(project) + ", "
+                                                        0) + " ft more to boiling. "
+                                        : "boils here. ")
+                                + v.label(project, u) + ", "
                                 + v.look().label(system, u) + "." + unsaid(v),
                         "14 CFR 23.961 asks for freedom from vapor lock and gives no number (from"
-                                + " memory); the degrees wanted are a practice choice. Boiling pressure: API"
+                                + " memory); required margin is our choice, no rule. Boiling pressure: API"
                                 + " 2517 as in AP-42 (from memory),"
                                 + " 0 to 10 % on the safe side of an equation of state from 20 to 60 \u00b0C",
                         v.verdict() == Verdict.HOLDS
@@ -185,9 +181,8 @@ final class VaporChecks {
                                         ? HOT
                                         : !v.fuelSaid()
                                                 ? CHOOSE
-                                                : "Lower the pump, a"
-                                                        + " larger or sleeved suction line, a less volatile"
-                                                        + " fuel: the Vapor page ranks what helps.")
+                                                : "Lower the pump, enlarge or sleeve the suction line, or use"
+                                                        + " less volatile fuel. Vapor ranks what helps.")
                 .with(Measure.atLeast(v.degrees(), v.needed(), Dimension.TEMPERATURE))
                 .because(() -> WhyVapor.gap(project, v)));
     }
@@ -211,14 +206,14 @@ final class VaporChecks {
                             t.runs().get(0),
                             gives ? Verdict.THIN : Verdict.FAILS,
                             gives ? ADVICE : Finding.MISSED,
-                            u -> UnitSystem.figure(t.volume() * 1e6, 0) + " mL can be shut in with nothing"
-                                    + " to relieve it: in rigid line about "
+                            u -> UnitSystem.figure(t.volume() * 1e6, 0)
+                                    + " mL can be locked between closed valves with no relief. Rigid line: about "
                                     + UnitSystem.figure(
                                             u.unit(Dimension.PRESSURE).fromSi(Trapped.perDegree()), 0)
                                     + " " + u.unit(Dimension.PRESSURE).symbol() + " more for each \u00b0C"
-                                    + " it warms" + (gives ? "; the hose in it gives way and softens that." : "."),
+                                    + " it warms" + (gives ? ". Hose in it takes up some of that." : "."),
                             "Bulk modulus 1.3 GPa (Munson) and expansion 0.00128/\u00b0C (API 54B)," + " from memory",
-                            "A tiny bleed, 0.010 in, back to the tank, or a valve that relieves.")
+                            "Add a 0.010 in bleed to the tank, or a thermal relief valve.")
                     .because(WhyVapor::trapped));
         }
         if (all.isEmpty()) {
@@ -229,8 +224,7 @@ final class VaporChecks {
                     "",
                     Verdict.HOLDS,
                     Finding.MET,
-                    u -> "No volume can be shut"
-                            + " in without a way out: tanks, headers and a float valve relieve the rest.",
+                    u -> "No line can be locked in: every volume is relieved to a tank, header or float valve.",
                     PRACTICE,
                     ""));
         }
@@ -259,14 +253,14 @@ final class VaporChecks {
                         item.id(),
                         Verdict.THIN,
                         ADVICE,
-                        u -> u.text(least, Dimension.PRESSURE) + " there at take-off demand, under the air outside: "
+                        u -> u.text(least, Dimension.PRESSURE) + " at takeoff demand, below ambient: "
                                 + (drain
-                                        ? "a worn seal lets air" + " in before it lets fuel out."
-                                        : "what it holds back costs suction."),
+                                        ? "a worn drain seal draws air before it leaks fuel."
+                                        : "as it loads up, suction drops."),
                         PRACTICE,
                         drain
-                                ? "A capped service" + " port in place of a sprung drain, or the pump nearer the tank."
-                                : "A coarse strainer here, the fine filter" + " behind the pump."));
+                                ? "Fit a capped port instead of a spring drain, or move the pump closer to the tank."
+                                : "Coarse strainer here, fine filter downstream of the pump."));
             }
         }
     }
@@ -297,10 +291,9 @@ final class VaporChecks {
                         pump.id(),
                         Verdict.THIN,
                         ADVICE,
-                        u -> "It stands " + u.text(most, Dimension.LENGTH)
-                                + " above the fuel it draws, where that is lowest:" + " its line is under suction.",
+                        u -> u.text(most, Dimension.LENGTH) + " above the lowest fuel level: suction lift.",
                         PRACTICE,
-                        "Below the tank it would be flooded, and further from boiling."));
+                        "Mount it below the tank: flooded inlet, more vapor margin."));
             }
         }
     }
@@ -321,10 +314,10 @@ final class VaporChecks {
                                 tank.id(),
                                 Verdict.THIN,
                                 ADVICE,
-                                u -> "The " + entry.name() + " pours in " + u.text(apart, Dimension.LENGTH) + " from "
+                                u -> "The " + entry.name() + " enters " + u.text(apart, Dimension.LENGTH) + " from "
                                         + outlet.name() + ": it feeds hot, frothy fuel.",
                                 PRACTICE,
-                                "Lead it to the far wall."));
+                                "Move the return to the far end of the tank."));
                     }
                 }
             }
@@ -347,10 +340,10 @@ final class VaporChecks {
                         u -> u.text(m.back(), Dimension.FLOW) + " come back " + UnitSystem.figure(m.pass(), 1)
                                 + " \u00b0C warmer to " + m.header().name() + ", where "
                                 + u.text(m.feed(), Dimension.FLOW) + " come in fresh: it stands "
-                                + UnitSystem.figure(Math.max(0, m.steady()), 1) + " \u00b0C over its feed at take-off, "
+                                + UnitSystem.figure(Math.max(0, m.steady()), 1) + " \u00b0C over its feed at takeoff, "
                                 + UnitSystem.figure(m.taxied(), 1)
                                 + " \u00b0C after ten minutes' taxi. That is counted: "
-                                + VaporAnswer.signed(v.degrees()) + " are left before it boils.",
+                                + u.difference(v.degrees()) + " is left.",
                         PRACTICE + "; energy balance of a mixed vessel",
                         v.verdict() == Verdict.HOLDS
                                 ? ""
@@ -397,9 +390,9 @@ final class VaporChecks {
                             + " warmer; after " + UnitSystem.figure(hour / 60, 0) + " minutes the tank has "
                             + (warm >= v.air().fuelKelvin() ? "gained " : "lost ")
                             + UnitSystem.figure(Math.abs(warm - v.air().fuelKelvin()), 1) + " \u00b0C, and "
-                            + VaporAnswer.signed(then.degrees()) + " are left before it boils.",
+                            + "vapor margin " + u.difference(then.degrees()) + ".",
                     PRACTICE + "; energy balance of the tank",
-                    then.verdict() == Verdict.HOLDS ? "" : "Return less, or cool the line that comes back."));
+                    then.verdict() == Verdict.HOLDS ? "" : "Reduce return flow, or cool the return line."));
         }
     }
 
@@ -439,8 +432,8 @@ final class VaporChecks {
                         + " is laid over them",
                 risk == null
                         ? ""
-                        : "Wait it out, a bleed back to the tank, or air through the bay after"
-                                + " shutdown; show it by the hot restart test."));
+                        : "Wait it out, add a bleed back to the tank, or cool the bay after shutdown;"
+                                + " verify by the hot restart test."));
     }
 
     /** Pumps that stand in a tank are cooled by the fuel around them. */
@@ -463,7 +456,7 @@ final class VaporChecks {
                                     + u.text(t.solid().volume() / 4, Dimension.VOLUME)
                                     + " is a quarter tank.",
                             PRACTICE,
-                            "Keep a quarter tank, and say so on the placard.")));
+                            "Placard: keep a quarter tank or more.")));
         }
     }
 }

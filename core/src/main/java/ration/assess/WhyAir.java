@@ -69,8 +69,7 @@ public final class WhyAir {
                 Term.of(b.soonest().seconds(), Dimension.TIME),
                 Term.of(b.soonest().volume(), Dimension.VOLUME)
                         .over(Term.of(project.brief().demand(), Dimension.FLOW)),
-                "What feeds until the trapped air has thinned"
-                        + " so far that the inlet has just its least pressure, over the demand; on the ground,"
+                "Fuel used until trapped-air vacuum pulls the inlet to its minimum pressure, ÷ demand; on the ground,"
                         + " in the attitude and filling in which that is soonest.",
                 "Trapped air by p V^n, n 1.4; common practice, no source");
     }

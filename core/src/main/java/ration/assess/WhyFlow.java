@@ -39,7 +39,7 @@ public final class WhyFlow {
 
     private static final String DARCY =
             "Darcy and Weisbach; friction by Colebrook, local losses by Hooper and Crane TP-410, all from" + " memory";
-    private static final String BALANCE = "Bernoulli along the path the fuel takes; the network solved by Newton steps";
+    private static final String BALANCE = "Bernoulli along the fuel path; the network solved by Newton steps";
     private static final Show FUEL_WEIGHT = Show.per(Dimension.PRESSURE, Dimension.LENGTH);
 
     private final Project project;
@@ -65,7 +65,7 @@ public final class WhyFlow {
                         "Flow margin",
                         Term.of(look.margin()),
                         flow.over(need),
-                        "What arrives with the inlet held at its least pressure," + " over what the engine takes.",
+                        "Available flow at minimum inlet pressure ÷ engine demand.",
                         project.brief().choices().basis().cite(project.brief().delivery()))
                 .about(w.words)
                 .from(from);
@@ -81,12 +81,12 @@ public final class WhyFlow {
         }
         all.put("Needed", w::needed);
         all.put("Margin", () -> margin(project, look));
-        all.put("Take-off demand", w::demand);
-        all.put("Engine takes", w::demand);
+        all.put("Takeoff demand", w::demand);
+        all.put("Engine demand", w::demand);
         if (!look.demand().path().isEmpty() && look.demand().headLeft().isPresent()) {
-            Supplier<Why> left = () -> w.left(look.demand(), "Pressure at the inlet as the engine takes its demand")
-                    .orElseThrow();
-            all.put("Left at demand", left);
+            Supplier<Why> left = () ->
+                    w.left(look.demand(), "Pressure at the inlet at demand").orElseThrow();
+            all.put("Pressure at demand", left);
             all.put("Pressure at the inlet", left);
         }
         return all;
@@ -128,10 +128,9 @@ public final class WhyFlow {
                         "Demand",
                         Term.of(look.need(), Dimension.FLOW),
                         share == 1 ? formula : formula.times(Term.of(share)),
-                        "Power times" + " specific consumption over the weight of the fuel"
-                                + (share == 1 ? "." : ", and the share of it at this power."),
+                        "Power × BSFC ÷ fuel density" + (share == 1 ? "." : ", × the share at this power."),
                         "AC 90-89 (from memory)")
-                .given(Why.Given.of("Power", brief.power()), Why.Given.of("Specific consumption", brief.consumption()));
+                .given(Why.Given.of("Power", brief.power()), Why.Given.of("BSFC", brief.consumption()));
     }
 
     private Why needed() {
@@ -139,7 +138,7 @@ public final class WhyFlow {
                         "Flow needed",
                         Term.of(look.need() * look.factor(), Dimension.FLOW),
                         Term.of(look.need(), Dimension.FLOW).times(Term.of(look.factor())),
-                        "Demand times what the standard asks for.",
+                        "Demand × factor in the standard.",
                         project.brief().choices().basis().cite(project.brief().delivery()))
                 .about(words)
                 .from(List.of(demand()));
@@ -152,9 +151,9 @@ public final class WhyFlow {
             return Optional.empty();
         }
         Why found = Why.found(
-                        "Flow with the inlet at its least pressure",
+                        "Flow at minimum inlet pressure",
                         Term.of(arrives, Dimension.FLOW),
-                        "The flow at which what is" + " left at the inlet is just what it needs.",
+                        "The flow at which the inlet has exactly its minimum pressure.",
                         BALANCE)
                 .about(words);
         return Optional.of(left(look.capacity(), "Pressure at the inlet at that flow")
@@ -182,7 +181,7 @@ public final class WhyFlow {
                         figure,
                         Term.of(left, Dimension.PRESSURE),
                         formula,
-                        "Height of the fuel over the inlet, what pumps add," + " less what each item on the way costs.",
+                        "Fuel head above the inlet + pump pressure − losses along the path.",
                         BALANCE)
                 .about(words)
                 .from(parts));
@@ -198,7 +197,7 @@ public final class WhyFlow {
                 "Weight of the fuel",
                 weight(flow),
                 Term.of(flow.fluid().density(), Unit.KILOGRAM_PER_CUBIC_METRE).times(Term.of(felt)),
-                "Density times gravity as felt, m/s\u00b2: what a column of it" + " presses.",
+                "Density × gravity as felt, m/s\u00b2: pressure of a fuel column.",
                 "Density of the grade by temperature (from memory)");
     }
 
@@ -211,7 +210,7 @@ public final class WhyFlow {
                         "Head lost in " + name(step.item()),
                         Term.of(step.headIn() - step.headOut(), Dimension.LENGTH),
                         Term.of(step.loss(), Dimension.PRESSURE).over(weight(flow)),
-                        "What it costs, as a column of this fuel.",
+                        "Loss as fuel head.",
                         BALANCE)
                 .about(words)
                 .from(List.of(loss(flow, step), whyWeight(flow)));
@@ -281,7 +280,7 @@ public final class WhyFlow {
                                 step.loss() < 0 ? step.headOut() - step.headIn() : step.headIn() - step.headOut(),
                                 Dimension.LENGTH)
                         .times(weight(flow)),
-                "The grade line before it and after it.",
+                "Hydraulic grade line before and after.",
                 BALANCE));
     }
 
@@ -325,9 +324,7 @@ public final class WhyFlow {
                                 .times(Term.of(0.25)
                                         .times(share)
                                         .plus(Term.of(0.75).times(share.squared()))),
-                        "Its"
-                                + " rated loss; a quarter of it grows with the flow, for mesh is partly"
-                                + " viscous, the rest with its square.",
+                        "Its" + " rated loss; mesh: one quarter linear in flow, the rest with flow squared.",
                         "Common practice, no source")
                 .given(Why.Given.of("Rated loss", rated.loss()), Why.Given.of("at", rated.flow()));
     }

@@ -27,26 +27,26 @@ public final class WhyTanks {
         String figure = "Unusable fuel, " + t.tank().name();
         Term value = volume(t.unusable());
         Why predicted = Why.found(
-                "Predicted to stay",
+                "Predicted unusable",
                 volume(t.predicted().volume()),
-                "By the shape, in " + t.predicted().attitude().label() + ", where most stays.",
+                "Computed from the shape at " + t.predicted().attitude().label() + ", the worst attitude.",
                 SHAPE);
         return switch (t.source()) {
             case PREDICTED ->
                 Why.found(
                         figure,
                         value,
-                        "By the shape, in " + t.predicted().attitude().label() + ", where most stays of all"
-                                + " attitudes flown; larger than what was drained or published.",
+                        "Computed from the shape at " + t.predicted().attitude().label()
+                                + ", the worst attitude flown; larger than drained or published.",
                         SHAPE);
             case PUBLISHED ->
                 Why.found(
                                 figure,
                                 value,
-                                "The maker's figure is the largest of computed, drained and published.",
-                                "The maker's instructions")
+                                "The manufacturer's figure is the largest of computed, drained and published.",
+                                "The manufacturer's instructions")
                         .given(Why.Given.of(
-                                "Maker's unusable",
+                                "Manufacturer's unusable",
                                 t.tank().fitout().published().orElseThrow()))
                         .from(List.of(predicted));
             case DRAINED -> drained(figure, t, value).from(List.of(predicted));
@@ -58,10 +58,9 @@ public final class WhyTanks {
                                 volume(t.predicted().volume())
                                         .times(volume(c.from().mean()))
                                         .over(volume(c.there())),
-                                "What is predicted in "
+                                "Prediction at "
                                         + t.predicted().attitude().label()
-                                        + ", by what a drain test of another attitude measured"
-                                        + " over what is predicted there; larger than what is predicted.",
+                                        + " × (measured ÷ predicted at the tested attitude); larger than predicted.",
                                 "Common practice, no source")
                         .given(given(c.from()))
                         .from(List.of(
@@ -69,9 +68,9 @@ public final class WhyTanks {
                                 Why.found(
                                         "Predicted where it was drained",
                                         volume(c.there()),
-                                        "By the shape, pitch "
+                                        "From the shape, pitch "
                                                 + UnitSystem.figure(
-                                                        Math.toDegrees(c.from().pitch()), 1) + "\u00b0, bank "
+                                                        Math.toDegrees(c.from().pitch()), 1) + "\u00b0, tilt "
                                                 + UnitSystem.figure(
                                                         Math.toDegrees(c.from().tilt()), 1) + "\u00b0.",
                                         SHAPE)));
@@ -86,7 +85,7 @@ public final class WhyTanks {
         return Why.found(
                         figure,
                         value,
-                        "The most that stayed in a drain test: poured in less what came back.",
+                        "Largest drain-test result: poured in minus drained out.",
                         "AC 90-89 (from memory)")
                 .given(given(largest));
     }
@@ -101,7 +100,7 @@ public final class WhyTanks {
                         "Usable fuel, " + t.tank().name(),
                         volume(t.usable()),
                         volume(t.full()).minus(volume(t.unusable())),
-                        "What goes in" + " parked, less what stays.",
+                        "Filled capacity, parked, minus unusable.",
                         "Common practice, no source")
                 .from(List.of(full(t), unusable(t)));
     }
@@ -112,17 +111,17 @@ public final class WhyTanks {
                 "Full, " + t.tank().name(),
                 volume(t.full()),
                 volume(t.body().capacity()).minus(volume(t.expansion())),
-                "The whole" + " tank less the room over the filler's lip, parked.",
+                "Tank volume minus the space above the filler neck, parked.",
                 SHAPE);
     }
 
     /** Placard over what governs. */
     static Why placard(TankAnswer t) {
         return Why.by(
-                        "Placard over unusable, " + t.tank().name(),
+                        "Placard ÷ unusable, " + t.tank().name(),
                         Term.of(t.unusable() < 1e-9 ? 1 : t.placard() / t.unusable()),
                         t.unusable() < 1e-9 ? Term.of(1) : volume(t.placard()).over(volume(t.unusable())),
-                        "The placard must keep back as much as" + " stays.",
+                        "Placarded unusable must not be below the actual unusable.",
                         "14 CFR 23.959(a) before 2017 (from memory), as a guide")
                 .given(Why.Given.of("Placard", t.tank().unusable()))
                 .from(List.of(unusable(t), usable(t)));
@@ -134,7 +133,7 @@ public final class WhyTanks {
                         "Expansion space, " + t.tank().name(),
                         Term.of(t.expansion() / t.body().capacity()),
                         volume(t.expansion()).over(volume(t.body().capacity())),
-                        "Room over the fuel when full, over the whole tank: 0.02 is asked.",
+                        "Space above full fuel ÷ tank volume; needs 0.02.",
                         "14 CFR 23.969 before 2017 (from" + " memory), as a guide")
                 .from(List.of(full(t)));
     }
@@ -142,10 +141,10 @@ public final class WhyTanks {
     /** How long a header lasts. */
     static Why reserve(Header header, HeaderReserve r) {
         return Why.by(
-                        "Reserve of " + header.name(),
+                        "Endurance of " + header.name(),
                         Term.of(r.seconds(), Dimension.TIME),
                         volume(header.capacity().si()).over(Term.of(r.drawn(), Dimension.FLOW)),
-                        "What it holds over what leaves it for good, once nothing runs in.",
+                        "Capacity ÷ outflow, with no inflow.",
                         "Common practice, no" + " source")
                 .given(Why.Given.of("Capacity", header.capacity()));
     }
@@ -160,12 +159,12 @@ public final class WhyTanks {
     /** Fluid ounces a bowl wants for the tanks above it. */
     static Why bowl(double tanks, double need) {
         return Why.by(
-                "Sediment bowl wanted",
+                "Sediment bowl needed",
                 Term.of(need, Unit.MILLILITRE),
                 Term.of(Unit.GALLON.toSi(1.0 / 128), Unit.MILLILITRE)
                         .times(volume(tanks))
                         .over(Term.of(Unit.GALLON.toSi(20), Unit.GALLON)),
-                "An ounce for each twenty gallons.",
+                "1 fl oz per 20 gal.",
                 "14 CFR 23.971(c) before 2017 (from" + " memory), as a guide");
     }
 }

@@ -17,7 +17,7 @@ import ration.why.Why;
 public final class WhyVapor {
 
     private static final String API =
-            "API 2517 as in AP-42 (from memory), 0 to 10 % on the safe side of an equation of state";
+            "API 2517 as in AP-42 (from memory), 0 to 10% on the safe side of an equation of state";
 
     private WhyVapor() {}
 
@@ -61,11 +61,10 @@ public final class WhyVapor {
                         "Heat balance along the path; zones by practice")
                 .given(Why.Given.of("Fuel in the tank", v.heat().figure(HeatFigure.TANK_FUEL)));
         return Why.by(
-                        "Degrees left before it boils",
+                        "Vapor margin",
                         Term.of(v.degrees(), Unit.KELVIN),
                         Term.of(boils, Dimension.TEMPERATURE).minus(Term.of(gap.kelvin(), Dimension.TEMPERATURE)),
-                        "What it boils at there, less what it is there; a difference of one"
-                                + " kelvin is one degree C. " + v.label(project) + ".",
+                        "Boiling temperature − fuel temperature. " + v.label(project, UnitSystem.US) + ".",
                         API)
                 .about(u -> v.look().label(project.system(), u))
                 .from(List.of(boiling, warm));
@@ -77,7 +76,7 @@ public final class WhyVapor {
                 "Rise of pressure a degree C",
                 Term.of(Trapped.perDegree(), Dimension.PRESSURE),
                 Term.of(Trapped.BULK_MODULUS, Dimension.PRESSURE).times(Term.of(Trapped.EXPANSION)),
-                "Rigid walls: what it cannot expand it presses.",
+                "Rigid line: blocked expansion becomes pressure.",
                 "Bulk modulus of gasoline (Munson) and expansion (API 54B), from memory");
     }
 }

@@ -76,8 +76,8 @@ public final class SamplingCard {
                 .collect(Collectors.joining(", "));
         return open.isEmpty()
                 ? Optional.empty()
-                : Optional.of("No cap seal is said of " + open + ": after rain or washing rock the wings, wait, and"
-                        + " sample again.");
+                : Optional.of("Cap seal not entered for " + open
+                        + ": after rain or washing, rock the wings, wait, sample again.");
     }
 
     private static int side(Drain d) {

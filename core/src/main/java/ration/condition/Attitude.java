@@ -18,10 +18,10 @@ public record Attitude(String name, double pitchRad, double tiltRad, double load
 
     public Attitude {
         if (!(Math.abs(pitchRad) <= LIMIT) || !(Math.abs(tiltRad) <= LIMIT)) {
-            throw new IllegalArgumentException("Pitch and bank must lie within 60\u00b0.");
+            throw new IllegalArgumentException("Pitch and tilt must be within \u00b160\u00b0.");
         }
         if (!(load >= 0 && load <= 10) || !(Math.abs(forward) <= 2)) {
-            throw new IllegalArgumentException("A load factor lies between 0 and 10, an acceleration within 2 g.");
+            throw new IllegalArgumentException("Load factor 0 to 10; acceleration −2 to +2 g.");
         }
     }
 

@@ -5,7 +5,7 @@ package ration.condition;
  * engine: common practice, no source.
  */
 public enum Power {
-    TAKE_OFF("Take-off", 1, 1, 0),
+    TAKE_OFF("Takeoff", 1, 1, 0),
     CRUISE("Cruise", 0.65, 0.88, -17_000),
     IDLE("Idle", 0.10, 0.28, -62_000);
 

@@ -16,7 +16,7 @@ public record FlightEvent(double minutes, Kind kind, String about, String words)
         SWITCH("switch", false),
         UNCOVERS("outlet uncovers", false),
         HEADER_FALLS("header falls", true),
-        HEADER_LOW("header's low light", true),
+        HEADER_LOW("header low-level light", true),
         HEADER_EMPTY("header empty", true),
         OVERFLOWS("tank overflows", true),
         IMBALANCE("imbalance over its limit", true),
@@ -25,7 +25,7 @@ public record FlightEvent(double minutes, Kind kind, String about, String words)
         LANDS("lands", false),
         ENDS("fuel exhaustion", false),
         DUE("switch due", false),
-        FAILS("something fails", true),
+        FAILS("failure", true),
         BELOW_PLACARD("under its placard", true);
 
         private final String word;

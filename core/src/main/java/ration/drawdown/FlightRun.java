@@ -135,10 +135,9 @@ public final class FlightRun {
     /** Why a plan cannot be flown in this system, with what to do; empty where it can. */
     public static Optional<String> refusal(FuelSystem system, FlightPlan plan) {
         return plan.phases().isEmpty()
-                ? Optional.of("A flight needs a phase: add one.")
+                ? Optional.of("Add one or more phases.")
                 : plan.switching().mode() == Switching.Mode.BOTH && !feedsBoth(system)
-                        ? Optional.of("No position feeds from two tanks at once: this selector has no BOTH. Choose"
-                                + " another rule.")
+                        ? Optional.of("This selector has no BOTH position. Choose another switching rule.")
                         : Optional.empty();
     }
 
@@ -272,7 +271,7 @@ public final class FlightRun {
                 before = t;
             } while (goesOn(stood) && step() && t < LONGEST);
         } catch (org.hipparchus.exception.MathRuntimeException | IllegalArgumentException | IllegalStateException e) {
-            trouble = "From " + (int) t + " min on it could not be worked out: " + e.getMessage();
+            trouble = "Not computed after " + FlightTable.clock(t) + ": " + e.getMessage();
         }
         return flown(total);
     }
@@ -281,7 +280,7 @@ public final class FlightRun {
     private boolean goesOn(int stood) {
         task.progress().accept(Math.min(1, t / Math.max(1, times.ends())));
         trouble = stood > MOST_AT_ONCE
-                ? "At " + FlightTable.clock(t) + " two things call each other forth without an end."
+                ? FlightTable.clock(t) + ": events repeat without end; calculation stopped."
                 : task.cancelled().getAsBoolean() ? "Stopped at " + FlightTable.clock(t) + "." : "";
         return trouble.isEmpty();
     }
@@ -317,7 +316,7 @@ public final class FlightRun {
         look.givingUnderPlacard(drawdown.tolerance()).stream()
                 .filter(tank -> t < plan.landing() - 1e-9 && told.add("placard " + tank.id()))
                 .forEach(tank ->
-                        event(t, FlightEvent.Kind.BELOW_PLACARD, tank.id(), tank.name() + " is under its placard"));
+                        event(t, FlightEvent.Kind.BELOW_PLACARD, tank.id(), tank.name() + " below its placard"));
         look.runningOver(drawdown.tolerance()).stream()
                 .filter(tank -> told.add("over " + tank.id()))
                 .forEach(tank -> event(t, FlightEvent.Kind.OVERFLOWS, tank.id(), tank.name() + " overflows"));
@@ -513,17 +512,16 @@ public final class FlightRun {
             }
             case IMBALANCE -> {
                 overLimit = true;
-                event(at.minutes(), w.kind(), "", "left and right differ by the limit");
+                event(at.minutes(), w.kind(), "", "lateral imbalance at limit");
             }
             case LEAST -> {
                 leastTold = true;
                 event(at.minutes(), w.kind(), "", "down to reserve fuel");
             }
-            case HEADER_FALLS ->
-                event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " begins to fall");
-            case HEADER_EMPTY -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " is empty");
+            case HEADER_FALLS -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " level falling");
+            case HEADER_EMPTY -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " empty");
             case HEADER_LOW -> {
-                event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " shows its low light");
+                event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " low-level light on");
                 sees();
             }
             default -> {

@@ -29,7 +29,7 @@ public final class FlightTable {
         List<String> head = new ArrayList<>(List.of("minutes", "phase", "selector", "altitude (ft)"));
         tanks.forEach(t -> head.add(t.name() + " (gal)"));
         head.addAll(List.of(
-                "burnt (gal)",
+                "burned (gal)",
                 "left less right (gal)",
                 "fuel (lb)",
                 "station (in)",

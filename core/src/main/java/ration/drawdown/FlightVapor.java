@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import ration.assess.Assessment;
-import ration.assess.VaporAnswer;
 import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Fault;
@@ -17,6 +16,7 @@ import ration.model.FuelSystem;
 import ration.model.PortRef;
 import ration.project.Project;
 import ration.project.Unsaid;
+import ration.quantity.UnitSystem;
 import ration.vapor.Air;
 import ration.vapor.PathHeat;
 
@@ -161,10 +161,10 @@ public record FlightVapor(
     }
 
     /** The least, with its place and time: +8.2 C, Engine pump, 0:26. */
-    public String words(Project p) {
-        return least().map(l -> VaporAnswer.signed(l.degrees()) + ", "
+    public String words(Project p, UnitSystem units) {
+        return least().map(l -> units.difference(l.degrees()) + ", "
                         + p.system().item(l.item()).map(i -> i.name()).orElse(l.item()) + ", "
                         + FlightTable.clock(l.minutes()))
-                .orElse("not shown");
+                .orElse("Not shown");
     }
 }

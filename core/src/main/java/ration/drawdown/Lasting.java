@@ -110,7 +110,7 @@ public record Lasting(double minutes, double fed, double suction, Map<String, Do
             }
         }
         if (t < most - 1e-9) {
-            throw new IllegalStateException("Something covers and uncovers without an end.");
+            throw new IllegalStateException("Outlet covers and uncovers repeatedly; calculation stopped.");
         }
         return new Lasting(
                 Double.POSITIVE_INFINITY,

@@ -187,7 +187,7 @@ public final class Look {
                                         a.airDrawn().stream()
                                                 .map(drawdown::named)
                                                 .toList()) + "."
-                        : spare(a) < 0 ? "The inlet has less than its least pressure." : "Its header is empty.";
+                        : spare(a) < 0 ? "Inlet pressure below minimum." : "Header empty.";
     }
 
     /** Net flow out of each tank and header, and what the engine takes, m3 a minute; what is left over is spilt. */

@@ -103,9 +103,9 @@ public record OnBoth(String first, double minutes, double left, boolean stops, L
         double vented = faster(basis, as.withAirspace(still), demand, one.get(), other.get());
         double evened = faster(basis, as.withAirspace(same), demand, one.get(), other.get());
         return java.util.stream.Stream.of(
-                        new Cause("vents: tips and lines", whole - vented),
-                        new Cause("heights of the fuel", vented - evened),
-                        new Cause("losses of the lines", evened))
+                        new Cause("vent pressure", whole - vented),
+                        new Cause("fuel level", vented - evened),
+                        new Cause("line losses", evened))
                 .sorted(Comparator.comparingDouble((Cause c) -> -Math.abs(c.flow())))
                 .toList();
     }

@@ -69,16 +69,16 @@ final class AirKey {
         x = word(measure, marks, x + 36, y, "still air");
         marks.add(SchematicPart.line(x, y, x + 30, y, Pen.of(Ink.FUEL_PALE, 6)));
         marks.add(SchematicPart.line(x, y, x + 30, y, Pen.of(Ink.FUEL_STANDING, 3.6)));
-        x = word(measure, marks, x + 36, y, "wet side");
+        x = word(measure, marks, x + 36, y, "fuel side");
         if (width < NARROW) {
             x = SchematicPart.RULER + 6;
             y += 22;
         }
         marks.add(new Disc(new Spot(x + 8, y), 8, Ink.TEAL, SchematicPart.NO_PEN));
         marks.add(new Label(x + 8, y + 4, "1", 11, true, Ink.PANEL, Anchor.MIDDLE));
-        x = word(measure, marks, x + 22, y, "drain, in walk-round order");
+        x = word(measure, marks, x + 22, y, "drain, walk-around order");
         mark(LowPoints.Kind.UNDRAINED, new Spot(x + 8, y), marks);
-        x = word(measure, marks, x + 22, y, "low, or a trap");
+        x = word(measure, marks, x + 22, y, "low point or trap");
         mark(LowPoints.Kind.HIGH, new Spot(x + 8, y), marks);
         word(measure, marks, x + 22, y, "high");
         return new Piece("", Kind.TEXT, "", marks);

@@ -306,7 +306,7 @@ public final class AirPicture extends SchematicPart {
         List<SamplingCard.Drain> all = SamplingCard.of(system);
         for (int i = 0; i < all.size(); i++) {
             String words =
-                    "drain " + (i + 1) + " of the walk-round, " + all.get(i).name();
+                    "drain " + (i + 1) + " of the walk-around, " + all.get(i).name();
             String number = Integer.toString(i + 1);
             foot(all.get(i)).ifPresent(s -> {
                 Spot at = BESIDE_FOOT.stream()
@@ -344,9 +344,9 @@ public final class AirPicture extends SchematicPart {
             String words =
                     switch (f.kind()) {
                         case DRAINED -> "drained low point";
-                        case UNDRAINED -> "low, no drain";
+                        case UNDRAINED -> "low point, no drain";
                         case VENT_TRAP -> "vent trap";
-                        case HIGH -> "high, vapor gathers";
+                        case HIGH -> "high point, vapor collects";
                     };
             List<Mark> marks = new ArrayList<>();
             if (f.kind() != LowPoints.Kind.DRAINED) {
@@ -408,7 +408,7 @@ public final class AirPicture extends SchematicPart {
         double[] b = place.box(tank);
         TextBlock block = new TextBlock()
                 .line(TextBlock.name(tank.name()))
-                .line(TextBlock.soft(bodies.containsKey(tank.id()) ? contents(tank) : "does not close"));
+                .line(TextBlock.soft(bodies.containsKey(tank.id()) ? contents(tank) : "outline not closed"));
         airspace(tank).ifPresent(p -> block.line(TextBlock.body("air " + p)));
         double middle = (b[0] + b[1]) / 2;
         double top = (b[2] + b[3] - block.height()) / 2;
@@ -469,7 +469,7 @@ public final class AirPicture extends SchematicPart {
                     .line(TextBlock.bold("tip"
                             + said(vent)
                                     .map(VentLine::tip)
-                                    .map(c -> c.si() > 0.05 ? ", into the wind" : c.si() < -0.05 ? ", sucks" : "")
+                                    .map(c -> c.si() > 0.05 ? ", ram" : c.si() < -0.05 ? ", suction" : "")
                                     .orElse("")));
             beside(new Spot(tip.x() + (right ? 4 : -4), tip.y()), block);
         }
@@ -479,7 +479,7 @@ public final class AirPicture extends SchematicPart {
                         .map(v -> TextBlock.soft(
                                 bore(v) + ", " + units.text(v.length().si(), Dimension.LENGTH) + " long"
                                         + (v.ball() ? ", check ball" : "")))
-                        .orElse(new TextBlock.Span("bore not said", 11, false, Ink.RUST_TEXT)));
+                        .orElse(new TextBlock.Span("bore not entered", 11, false, Ink.RUST_TEXT)));
         double flow = through(vent);
         if (Math.abs(flow) > 1e-9) {
             size.line(TextBlock.body(units.text(Math.abs(flow), Dimension.FLOW) + (flow > 0 ? " in" : " out")));

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import ration.assess.VaporAnswer;
 import ration.drawing.Mark.Anchor;
 import ration.drawing.Mark.Disc;
 import ration.drawing.Mark.Label;
@@ -38,7 +37,13 @@ public final class AltitudeMap {
 
     /** The picture of a path on a day. */
     public static Picture draw(
-            Project project, PathHeat path, Air air, double width, double height, TextMeasure measure) {
+            Project project,
+            PathHeat path,
+            Air air,
+            UnitSystem units,
+            double width,
+            double height,
+            TextMeasure measure) {
         List<Piece> pieces = new ArrayList<>();
         Heat heat = project.heat();
         VaporPressure vapor = heat.vapor();
@@ -63,11 +68,19 @@ public final class AltitudeMap {
             grid.add(SchematicPart.line(LEFT, y.at(t), x.toPx(), y.at(t), Pen.of(Ink.GRID, 1)));
             grid.add(new Label(LEFT - 8, y.at(t) + 4, UnitSystem.figure(t, 0), 11, false, Ink.INK, Anchor.END));
         }
-        for (double t : x.ticks(50)) {
-            grid.add(new Label(x.at(t), y.fromPx() + 15, UnitSystem.figure(t, 0), 11, false, Ink.INK, Anchor.MIDDLE));
+        Unit scale = units.thermometer();
+        Scale shown = new Scale(
+                scale.fromSi(Unit.CELSIUS.toSi(x.low())),
+                scale.fromSi(Unit.CELSIUS.toSi(x.high())),
+                LEFT,
+                width - RIGHT);
+        for (double t : shown.ticks(50)) {
+            grid.add(new Label(
+                    shown.at(t), y.fromPx() + 15, UnitSystem.figure(t, 0), 11, false, Ink.INK, Anchor.MIDDLE));
         }
         grid.add(new Label(LEFT - 8, TOP - 14, "ft", 11, false, Ink.SOFT, Anchor.END));
-        grid.add(new Label(x.toPx(), height - 4, "fuel in the tank, \u00b0C", 11, false, Ink.SOFT, Anchor.END));
+        grid.add(new Label(
+                x.toPx(), height - 4, "fuel in the tank, " + scale.symbol(), 11, false, Ink.SOFT, Anchor.END));
         if (!each.isEmpty()) {
             List<Spot> first = line(each.get(0), vapor, x, y, air, 0);
             grid.add(new Path(
@@ -79,7 +92,7 @@ public final class AltitudeMap {
             grid.add(new Path(area(first, x), true, Ink.RUST_TINT, Pen.of(Ink.NONE, 0), 0));
         }
         pieces.add(new Piece("", Kind.GROUND, "", grid));
-        lines(pieces, project, each, vapor, x, y, air, needed, measure);
+        lines(pieces, project, each, vapor, x, y, air, needed, units, measure);
         Spot here = new Spot(x.at(now), y.at(Unit.FOOT.fromSi(air.altitudeM())));
         List<Mark> marks = new ArrayList<>();
         if (!each.isEmpty()) {
@@ -87,15 +100,14 @@ public final class AltitudeMap {
             double to = Math.min(x.toPx(), x.at(limit(each.get(0), vapor, air.altitudeM(), air)));
             marks.add(SchematicPart.line(here.x(), here.y(), to, here.y(), Pen.of(Ink.INK, 1.4)));
             marks.add(new Label(
-                    (here.x() + to) / 2, here.y() - 7, VaporAnswer.signed(left), 12, true, Ink.INK, Anchor.MIDDLE));
+                    (here.x() + to) / 2, here.y() - 7, units.difference(left), 12, true, Ink.INK, Anchor.MIDDLE));
             marks.add(0, new Label(here.x() - 12, here.y() - 2, "this case", 11, true, Ink.INK, Anchor.END));
             marks.add(
                     1,
                     new Label(
                             here.x() - 12,
                             here.y() + 12,
-                            UnitSystem.figure(now, 1) + " \u00b0C, "
-                                    + UnitSystem.figure(Unit.FOOT.fromSi(air.altitudeM()), 0) + " ft",
+                            units.warmth(air.fuelKelvin()) + ", " + units.altitude(air.altitudeM()),
                             11,
                             false,
                             Ink.SOFT,
@@ -103,7 +115,7 @@ public final class AltitudeMap {
         }
         marks.add(new Disc(here, 7, Ink.PANEL, Pen.of(Ink.INK, 2)));
         marks.add(new Disc(here, 3, Ink.INK, Pen.of(Ink.NONE, 0)));
-        pieces.add(new Piece("", Kind.SYMBOL, "This case: " + UnitSystem.figure(now, 1) + " \u00b0C", marks));
+        pieces.add(new Piece("", Kind.SYMBOL, "This case: " + units.warmth(air.fuelKelvin()), marks));
         return new Picture(width, height, pieces);
     }
 
@@ -144,6 +156,7 @@ public final class AltitudeMap {
             Scale y,
             Air air,
             double needed,
+            UnitSystem units,
             TextMeasure measure) {
         Map<Gap, String> shared = new LinkedHashMap<>();
         for (Gap g : each) {
@@ -175,7 +188,7 @@ public final class AltitudeMap {
                 marks.add(new Label(
                         low.x() - 18,
                         low.y(),
-                        "keep left of this: " + VaporAnswer.signed(needed) + " in hand",
+                        "stay left of this: margin " + units.difference(needed),
                         11,
                         false,
                         Ink.RUST_TEXT,
@@ -197,8 +210,9 @@ public final class AltitudeMap {
             pieces.add(new Piece(
                     e.getKey().item(),
                     Kind.RUN,
-                    e.getValue() + " boils at " + UnitSystem.figure(limit(e.getKey(), vapor, air.altitudeM(), air), 1)
-                            + " \u00b0C in the tank",
+                    e.getValue() + " boils at "
+                            + units.warmth(Unit.CELSIUS.toSi(limit(e.getKey(), vapor, air.altitudeM(), air)))
+                            + " in the tank",
                     marks));
             first = false;
         }

@@ -16,7 +16,7 @@ import ration.quantity.Unit;
 final class Drawable {
 
     /** Added to the name of what is drawn instead. */
-    static final String SAID = ", its shape does not close";
+    static final String SAID = ", outline not closed";
 
     private static final double ACROSS = Unit.INCH.toSi(12);
     private static final double HIGH = Unit.INCH.toSi(6);

@@ -88,7 +88,7 @@ public final class DuePicture {
                     width - LEFT, axis + 28, "and " + left + " more in the list", 11, false, Ink.SOFT, Anchor.END));
         }
         String words = shown.isEmpty()
-                ? "Nothing falls due in two years"
+                ? "Nothing due in two years"
                 : "Due first: " + shown.get(0).part().name();
         return new Picture(width, height, List.of(new Piece("", Kind.TEXT, words, marks)));
     }

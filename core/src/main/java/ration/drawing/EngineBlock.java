@@ -57,9 +57,9 @@ final class EngineBlock extends SchematicPart {
         marks.add(new Label(left, top + 44, figure, 22, true, Ink.INK, Anchor.START));
         double unitAt = left + measure.width(figure, 22, true) + 6;
         String most = runs
-                ? "at most " + UnitSystem.figure(gph.fromSi(a.capacity().inletFlow()), 1)
+                ? "max " + UnitSystem.figure(gph.fromSi(a.capacity().inletFlow()), 1)
                 : "needs " + UnitSystem.figure(gph.fromSi(a.need() * a.factor()), 1);
-        String taken = gph.symbol() + " taken";
+        String taken = gph.symbol() + " demand";
         boolean fits = unitAt + measure.width(taken, 12, false) + 8 < r - measure.width(most, 12, false);
         marks.add(new Label(unitAt, top + 44, runs && fits ? taken : gph.symbol(), 12, false, Ink.SOFT, Anchor.START));
         marks.add(new Label(r, top + 44, most, 12, false, Ink.SOFT, Anchor.END));
@@ -80,7 +80,7 @@ final class EngineBlock extends SchematicPart {
                 "",
                 new TextBlock()
                         .line(
-                                TextBlock.body("open line "),
+                                TextBlock.body("open-line "),
                                 TextBlock.bold(units.text(a.openLine().inletFlow(), Dimension.FLOW)))
                         .at(Math.min(c.x() - 20, r - 108), c.y() + 44, Anchor.START, measure));
     }
@@ -128,7 +128,7 @@ final class EngineBlock extends SchematicPart {
         double[] values = {
             available.getAsDouble(), available.getAsDouble() - leftAtInlet.getAsDouble(), leftAtInlet.getAsDouble()
         };
-        String[] words = {unit.symbol() + " of head at the tank", "lost on the way", "left at the inlet"};
+        String[] words = {unit.symbol() + " of head at the tank", "line losses", "left at the inlet"};
         for (int i = 0; i < 3; i++) {
             boolean sum = i == 2;
             double line = y + 17 * i + (sum ? 4 : 0);
@@ -148,7 +148,7 @@ final class EngineBlock extends SchematicPart {
         double[] values = {available * weight, pumped, (available - leftAtInlet) * weight + pumped, leftAtInlet * weight
         };
         String unit = units.unit(Dimension.PRESSURE).symbol();
-        String[] words = {unit + " from height", "from pumps", "lost on the way", "left at the inlet"};
+        String[] words = {unit + " from height", "from pumps", "line losses", "left at the inlet"};
         double column = left + 38;
         for (int i = 0; i < 4; i++) {
             boolean sum = i == 3;
@@ -169,13 +169,13 @@ final class EngineBlock extends SchematicPart {
         double x = (RULER + place.firewallX()) / 2;
         double y = place.y(0) - 120;
         List<Mark> marks = new ArrayList<>(new TextBlock()
-                .line(new TextBlock.Span("Lay out what feeds the engine", 15, true, Ink.INK))
+                .line(new TextBlock.Span("Add what feeds the engine", 15, true, Ink.INK))
                 .at(x, y, Anchor.MIDDLE, measure));
         marks.addAll(new TextBlock()
-                .line(TextBlock.body("Press P to start from a usual layout, or A to begin with a tank of your own."))
-                .line(TextBlock.body("Then pick the line, press I, and put in the selector and the strainer."))
-                .line(TextBlock.soft("Heights are drawn true: every figure you measure moves something here."))
+                .line(TextBlock.body("Press P for a starting layout, or A to add a tank."))
+                .line(TextBlock.body("Then select the line, press I, and insert the selector and the gascolator."))
+                .line(TextBlock.soft("Heights are to scale: each measurement moves the drawing."))
                 .at(x, y + 24, Anchor.MIDDLE, measure));
-        piece("", Kind.TEXT, "Lay out what feeds the engine: press P for a usual layout or A for a tank", marks);
+        piece("", Kind.TEXT, "Add what feeds the engine: press P for a starting layout or A for a tank", marks);
     }
 }

@@ -96,8 +96,8 @@ final class FlightStrips {
         heads(
                 marks,
                 top,
-                "Left less right, " + volume.symbol(),
-                "most " + UnitSystem.figure(volume.fromSi(flight.balance().most()), 1) + " at "
+                "Lateral imbalance (L − R), " + volume.symbol(),
+                "maximum " + UnitSystem.figure(volume.fromSi(flight.balance().most()), 1) + " at "
                         + FlightTable.clock(flight.balance().at()) + ", limit " + UnitSystem.figure(limit, 1),
                 flight.balanceVerdict() == Verdict.FAILS);
         for (double v : new double[] {-limit, limit}) {
@@ -123,7 +123,7 @@ final class FlightStrips {
         pieces.add(new Piece(
                 "",
                 Kind.HEAD_LINE,
-                "Left and right differ by " + units.text(flight.balance().most(), Dimension.VOLUME) + " at most",
+                "Lateral imbalance " + units.text(flight.balance().most(), Dimension.VOLUME) + " maximum",
                 marks));
     }
 
@@ -145,9 +145,9 @@ final class FlightStrips {
         heads(
                 marks,
                 top,
-                "To boiling, \u00b0C",
-                "least " + v.words(project)
-                        + (v.fuelSaid() ? ", wanted " + UnitSystem.figure(v.wanted(), 0) : ": which fuel is not said"),
+                "Vapor margin, " + (units == UnitSystem.US ? Unit.FAHRENHEIT : Unit.CELSIUS).symbol(),
+                "minimum " + v.words(project, units)
+                        + (v.fuelSaid() ? ", needs " + units.difference(v.wanted()) : ": fuel class not set"),
                 v.verdict() == Verdict.FAILS || v.verdict() == Verdict.NOT_SHOWN);
         marks.add(new Box(
                 x.fromPx(),
@@ -158,9 +158,9 @@ final class FlightStrips {
                 Ink.RUST_FAINT,
                 Pen.of(Ink.NONE, 0)));
         marks.add(SchematicPart.line(x.fromPx(), y.at(v.wanted()), x.toPx(), y.at(v.wanted()), Pen.of(Ink.RUST, 1)));
-        value(marks, y, v.wanted(), 0);
+        degrees(marks, y, v.wanted());
         if (y.at(v.wanted()) - y.at(most) > 14) {
-            value(marks, y, most, 0);
+            degrees(marks, y, most);
         }
         marks.add(new Path(
                 v.points().stream()
@@ -179,9 +179,20 @@ final class FlightStrips {
         pieces.add(new Piece(
                 "",
                 Kind.HEAD_LINE,
-                "Before it boils: least " + v.words(project) + ", "
+                "Vapor margin: minimum " + v.words(project, units) + ", "
                         + v.verdict().word(),
                 marks));
+    }
+
+    private void degrees(List<Mark> marks, Scale y, double kelvin) {
+        marks.add(new Label(
+                x.fromPx() - 8,
+                y.at(kelvin) + 4,
+                units.difference(kelvin).replaceAll("(\\.\\d)? .*", ""),
+                11,
+                false,
+                Ink.SOFT,
+                Anchor.END));
     }
 
     private void middle(double top) {
@@ -204,7 +215,7 @@ final class FlightStrips {
         heads(
                 marks,
                 top,
-                "Middle of the fuel, station " + length.symbol(),
+                "Fuel CG, FS " + length.symbol(),
                 UnitSystem.figure(least, 1) + " to " + UnitSystem.figure(most, 1) + ": moves "
                         + UnitSystem.figure(most - least, 1),
                 false);

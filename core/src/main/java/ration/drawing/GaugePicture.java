@@ -132,7 +132,7 @@ public final class GaugePicture {
         marks.add(new Label(
                 x.toPx(),
                 y.fromPx() + 28,
-                (volume == Unit.GALLON ? "gallons" : "litres") + " in the tank",
+                (volume == Unit.GALLON ? "gallons" : "liters") + " in the tank",
                 11,
                 false,
                 Ink.SOFT,

@@ -58,7 +58,7 @@ public final class HeadBudget {
         List<Row> rows = new ArrayList<>();
         rows.add(new Row(
                 "",
-                answer.capacity().pumped() > 0 ? "Tank's height" : "Head available",
+                answer.capacity().pumped() > 0 ? "Elevation head" : "Head available",
                 "surface to inlet",
                 0,
                 available.getAsDouble()));
@@ -78,8 +78,8 @@ public final class HeadBudget {
                 "",
                 "Left at inlet",
                 system.inlet().filter(i -> i.style() == EngineInlet.Style.FLOAT).isPresent()
-                        ? "for the float valve"
-                        : "the least it takes",
+                        ? "for the float needle"
+                        : "minimum inlet pressure",
                 0,
                 left.getAsDouble()));
         return rows;
@@ -99,7 +99,7 @@ public final class HeadBudget {
 
         @Override
         public String run(Run run) {
-            return "Run " + run.name();
+            return "Line " + run.name();
         }
     };
 

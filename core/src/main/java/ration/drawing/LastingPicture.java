@@ -88,7 +88,7 @@ public final class LastingPicture {
         }
         String words = Double.isFinite(lasting.minutes())
                 ? "Inlet pressure falls until flow fails after " + UnitSystem.figure(lasting.minutes(), 1) + " minutes"
-                : "Flow does not fail in the " + UnitSystem.figure(last, 0) + " minutes looked at";
+                : "Flow does not fail in the " + UnitSystem.figure(last, 0) + " minutes checked";
         return new Picture(width, height, List.of(new Piece("", Kind.RUN, words, marks)));
     }
 }

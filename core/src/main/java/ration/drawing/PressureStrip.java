@@ -77,14 +77,14 @@ final class PressureStrip extends SchematicPart {
         marks.add(line(right(), top, right(), foot, Pen.of(Ink.HAIRLINE, 1)));
         List<Stop> way = way();
         if (way.size() < 2) {
-            text(RULER + 10, top + 14, "Pressure on the way", 12, true, Ink.INK, Anchor.START);
+            text(RULER + 10, top + 14, "Pressure along the path", 12, true, Ink.INK, Anchor.START);
             String why = answer.map(subject.regime()::of)
                     .filter(f -> !f.usable())
                     .map(FlowAnswer::reason)
                     .filter(r -> !r.isBlank())
-                    .orElse("Nothing flows to the engine in this case.");
+                    .orElse("No flow to the engine in this case.");
             text(RULER + 10, top + 32, shortened(why), 11, false, Ink.SOFT, Anchor.START);
-            piece("", Kind.RULER, "Pressure on the way: " + why, marks);
+            piece("", Kind.RULER, "Pressure along the path: " + why, marks);
             return;
         }
         List<List<Stop>> beside = beside(way);
@@ -104,7 +104,7 @@ final class PressureStrip extends SchematicPart {
 
     /** What it is, over the lines that would run through the words. */
     private void caption() {
-        String title = "Pressure on the way";
+        String title = "Pressure along the path";
         String said = words();
         marks.add(new Box(RULER + 8, top + 3, measure.width(title, 12, true) + 6, 14, 0, Ink.GROUND, NO_PEN));
         marks.add(new Box(RULER + 8, top + 19, measure.width(said, 11, false) + 6, 13, 0, Ink.GROUND, NO_PEN));
@@ -125,12 +125,12 @@ final class PressureStrip extends SchematicPart {
         double passes = subject.regime() == Regime.AS_IT_RUNS
                 ? answer.get().need()
                 : flow.get().inletFlow();
-        String said = (subject.regime() == Regime.AS_IT_RUNS ? "as it runs, " : "at most, ")
+        String said = (subject.regime() == Regime.AS_IT_RUNS ? "at demand, " : "max flow, ")
                 + units.text(passes, Dimension.FLOW);
         return low.isEmpty()
                 ? said
-                : said + "; lower band " + UnitSystem.figure(Math.max(1, perPixel(high) / perPixel(low.get())), 0)
-                        + "\u00d7";
+                : said + "; lower scale \u00d7"
+                        + UnitSystem.figure(Math.max(1, perPixel(high) / perPixel(low.get())), 0) + "\u00d7";
     }
 
     private static double perPixel(Scale s) {
@@ -138,7 +138,7 @@ final class PressureStrip extends SchematicPart {
     }
 
     private String spoken(List<Stop> way) {
-        StringBuilder said = new StringBuilder("Pressure on the way");
+        StringBuilder said = new StringBuilder("Pressure along the path");
         String last = "";
         for (Stop s : way) {
             if (!s.item().equals(last)
@@ -281,7 +281,7 @@ final class PressureStrip extends SchematicPart {
     private void columns(List<Stop> way) {
         double free = RULER
                 + 10
-                + Math.max(measure.width("Pressure on the way", 12, true), measure.width(words(), 11, false))
+                + Math.max(measure.width("Pressure along the path", 12, true), measure.width(words(), 11, false))
                 + 8;
         List<Mark> names = new ArrayList<>();
         for (int i = 1; i < way.size(); i++) {
@@ -360,13 +360,13 @@ final class PressureStrip extends SchematicPart {
         double x = place.centre(inlet).x() + Symbols.halfWidth(inlet) + 8;
         double least = high.at(inlet.minimumPressure().si());
         marks.add(line(x - 5, least, x + 5, least, Pen.of(Ink.INK, 1.4)));
-        text(x + 9, least + 4, "least", 10, false, Ink.SOFT, Anchor.START);
+        text(x + 9, least + 4, "min", 10, false, Ink.SOFT, Anchor.START);
         inlet.maximumPressure().filter(m -> m.si() <= high.high()).ifPresent(m -> {
             double most = high.at(m.si());
             marks.add(line(x - 5, most, x + 5, most, Pen.of(Ink.INK, 1.4)));
             marks.add(line(x, least, x, most, Pen.of(Ink.INK, 1.4)));
             if (least - most > 12) {
-                text(x + 9, most + 4, "most", 10, false, Ink.SOFT, Anchor.START);
+                text(x + 9, most + 4, "max", 10, false, Ink.SOFT, Anchor.START);
             }
         });
     }

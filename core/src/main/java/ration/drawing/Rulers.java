@@ -32,7 +32,7 @@ final class Rulers extends SchematicPart {
             marks.add(line(RULER, y, edge, y, Pen.of(Ink.GRID, 1)));
         }
         marks.add(line(RULER, place.y(0), edge, place.y(0), Pen.of(Ink.EDGE, 1)));
-        String caption = "heights in " + subject.condition().attitude().label() + ", nose to the right";
+        String caption = "heights at " + subject.condition().attitude().label() + ", nose right";
         marks.add(new Label(right() - 14, 18, caption, 11, false, Ink.SOFT, Anchor.END));
         ground.take(right() - 18 - measure.width(caption, 11, false), 4, right(), 24);
         piece("", Kind.GROUND, "", marks);

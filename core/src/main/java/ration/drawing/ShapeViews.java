@@ -54,9 +54,8 @@ public final class ShapeViews {
             pieces.add(new Piece(
                     "",
                     Kind.TEXT,
-                    "The shape does not close",
-                    List.of(new Label(
-                            16, 24, "The shape does not close yet.", 12, false, Ink.RUST_TEXT, Anchor.START))));
+                    "Outline not closed",
+                    List.of(new Label(16, 24, "Outline not closed yet.", 12, false, Ink.RUST_TEXT, Anchor.START))));
             return new Picture(width, height, pieces);
         }
         double[] size = {

@@ -49,11 +49,11 @@ public final class SoakPicture {
                     List.of(new Piece(
                             "",
                             Kind.TEXT,
-                            "Nothing soaks",
+                            "No heat soak",
                             List.of(new Label(
                                     LEFT,
                                     TOP + 20,
-                                    "Nothing on the path stands in the engine bay.",
+                                    "No item on the path is in the engine bay.",
                                     12,
                                     false,
                                     Ink.SOFT,

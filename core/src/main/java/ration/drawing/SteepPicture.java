@@ -53,7 +53,7 @@ public final class SteepPicture {
         }
         marks.add(new Path(band, true, Ink.FUEL_TINT, Pen.of(Ink.NONE, 0), 0));
         axes(marks, x, y, volume, height);
-        marks.add(new Label(x.at(most * 0.62), y.at(3) - 4, "flow holds", 12, false, Ink.FUEL_TEXT, Anchor.MIDDLE));
+        marks.add(new Label(x.at(most * 0.62), y.at(3) - 4, "flow OK", 12, false, Ink.FUEL_TEXT, Anchor.MIDDLE));
         limit(marks, steep, x, y, volume, true);
         limit(marks, steep, x, y, volume, false);
         for (Attitude a : List.of(attitude(envelope, "Climb"), attitude(envelope, "Glide"))) {
@@ -65,8 +65,8 @@ public final class SteepPicture {
                     x.toPx() + 6,
                     at + 11,
                     least.isPresent()
-                            ? "holds from " + units.text(least.getAsDouble(), Dimension.VOLUME)
-                            : "fails on any",
+                            ? "OK from " + units.text(least.getAsDouble(), Dimension.VOLUME)
+                            : "low flow at any quantity",
                     11,
                     false,
                     least.isPresent() ? Ink.INK : Ink.RUST_TEXT,
@@ -107,19 +107,13 @@ public final class SteepPicture {
         marks.add(new Label(
                 x.toPx(),
                 height - 6,
-                (volume == Unit.GALLON ? "gallons" : "litres") + " in the tanks that feed",
+                (volume == Unit.GALLON ? "gallons" : "liters") + " in the tanks that feed",
                 11,
                 false,
                 Ink.SOFT,
                 Anchor.END));
         marks.add(new Label(
-                LEFT,
-                height - 6,
-                "filled: an outlet stands clear; hollow: too little flow",
-                11,
-                false,
-                Ink.SOFT,
-                Anchor.START));
+                LEFT, height - 6, "filled: outlet uncovered; hollow: low flow", 11, false, Ink.SOFT, Anchor.START));
     }
 
     /**
@@ -150,8 +144,8 @@ public final class SteepPicture {
                     .append(said.length() == 0 ? a.label() : a.label().toLowerCase(Locale.ROOT))
                     .append(
                             least.isPresent()
-                                    ? " holds from " + units.text(least.getAsDouble(), Dimension.VOLUME)
-                                    : " fails on any amount");
+                                    ? " OK from " + units.text(least.getAsDouble(), Dimension.VOLUME)
+                                    : " has low flow at any quantity");
         }
         return said.append('.').toString();
     }

@@ -208,7 +208,7 @@ public final class StrandedPicture {
         marks.add(new Label(x.toPx(), words, "right wing low", 11, false, Ink.SOFT, Anchor.END));
         double foot = height - 8;
         marks.add(SchematicPart.line(LEFT, foot - 4, LEFT + 22, foot - 4, Pen.of(Ink.INK, 2)));
-        marks.add(new Label(LEFT + 28, foot, "flown, from the Brief", 11, false, Ink.INK, Anchor.START));
+        marks.add(new Label(LEFT + 28, foot, "flight envelope (Aircraft)", 11, false, Ink.INK, Anchor.START));
         double half = LEFT + (width - LEFT) * 0.55;
         marks.add(SchematicPart.line(half, foot - 4, half + 22, foot - 4, Pen.of(Ink.RUST, 2)));
         marks.add(new Label(half + 28, foot, "placard " + volume(answer.placard()), 11, false, Ink.INK, Anchor.START));
@@ -284,7 +284,7 @@ public final class StrandedPicture {
         List<Mark> marks = new ArrayList<>();
         boolean low = w.y() > (y.fromPx() + y.toPx()) / 2 + 60;
         String likely = answer.carried()
-                .map(c -> "likely " + volume(c.likely()) + ", by a test")
+                .map(c -> "estimated " + volume(c.likely()) + " from a drain test")
                 .orElse("");
         double boxWidth =
                 16 + Math.max(measure.width(likely, 11, false), Math.max(measure.width(worst.label(), 11, false), 60));
@@ -306,7 +306,7 @@ public final class StrandedPicture {
         pieces.add(new Piece(
                 "",
                 Kind.SYMBOL,
-                "Most stays, " + volume(answer.predicted().volume()) + ", at " + worst.label()
+                "Maximum unusable " + volume(answer.predicted().volume()) + " at " + worst.label()
                         + (likely.isEmpty() ? "" : "; " + likely),
                 marks));
         Spot c = spot(current);
@@ -326,7 +326,10 @@ public final class StrandedPicture {
                 here.add(new Label(c.x(), base, text, 12, true, Ink.PANEL, Anchor.MIDDLE));
             }
             pieces.add(new Piece(
-                    "", Kind.SYMBOL, "Looked at, " + current.label() + ", " + volume(stays) + " stays", here));
+                    "",
+                    Kind.SYMBOL,
+                    "Current attitude, " + current.label() + ": " + volume(stays) + " unusable",
+                    here));
         }
     }
 }

@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import ration.assess.VaporAnswer;
 import ration.drawing.Mark.Anchor;
 import ration.drawing.Mark.Box;
 import ration.drawing.Mark.Disc;
@@ -308,9 +307,9 @@ public final class VaporPath {
         least.ifPresent(g -> {
             Spot s = new Spot(px(g.along()), py(g.pressure()));
             double boils = py(g.boils());
-            String what = VaporAnswer.signed(g.degrees(heat.vapor())) + " at " + name(g);
+            String what = units.difference(g.degrees(heat.vapor())) + " at " + name(g);
             String under = units.text(g.pascal(), Dimension.PRESSURE) + " to boiling, needs "
-                    + VaporAnswer.signed(heat.si(ration.heat.HeatFigure.NEEDED));
+                    + units.difference(heat.si(ration.heat.HeatFigure.NEEDED));
             double w = Math.max(measure.width(what, 12, true), measure.width(under, 11, false)) + 20;
             double left = s.x() + 16 + w < width - 8 ? s.x() + 16 : s.x() - 16 - w;
             double top = Math.max(TOP, Math.min(y.fromPx() - 52, (s.y() + boils) / 2 - 22));

@@ -64,7 +64,7 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
         public void check(double si) {
             if (!(si >= least - 1e-12 && si <= most + 1e-12)) {
                 String range = least > 0 && figure(least).equals(figure(0))
-                        ? " is more than nothing and at most "
+                        ? " must be above 0, up to "
                         : " lies between " + figure(least) + " and ";
                 throw new IllegalArgumentException(label + range + figure(most) + ".");
             }

@@ -52,9 +52,9 @@ final class Forms {
                 Optional.of(new Form(
                         List.of(
                                 volts(true),
-                                psi("idle", "Running, engine at idle", true),
-                                psi("full", "Running, most flow", true),
-                                psi("shut", "Nothing flows", true)),
+                                psi("idle", "Engine idling", true),
+                                psi("full", "Full power", true),
+                                psi("shut", "Dead-headed", true)),
                         List.of(),
                         NONE,
                         List.of(),
@@ -69,11 +69,11 @@ final class Forms {
             case TANK_PRESSURE ->
                 Optional.of(new Form(
                         List.of(
-                                psi("pressure", "Pressure put on", true),
-                                minutes("minutes", "Held for", true),
+                                psi("pressure", "Test pressure", true),
+                                minutes("minutes", "Hold time", true),
                                 psi("end", "Pressure at the end", true),
-                                warm("warm", "Air at the start", false),
-                                warm("cool", "Air at the end", false)),
+                                warm("warm", "Air temperature, start", false),
+                                warm("cool", "Air temperature, end", false)),
                         List.of(),
                         SEAMS,
                         Grade.SOAP,
@@ -81,8 +81,8 @@ final class Forms {
             case LINE_PRESSURE ->
                 Optional.of(new Form(
                         List.of(
-                                psi("pressure", "Pressure put on", true),
-                                minutes("minutes", "Held for", true),
+                                psi("pressure", "Test pressure", true),
+                                minutes("minutes", "Hold time", true),
                                 psi("end", "Pressure at the end", true)),
                         List.of(),
                         RUNS,
@@ -90,10 +90,10 @@ final class Forms {
                         1));
             case SELECTOR_OFF ->
                 Optional.of(new Form(
-                        List.of(minutes("minutes", "Watched for", true), drops()), List.of(), NONE, List.of(), 1));
+                        List.of(minutes("minutes", "Observed for", true), drops()), List.of(), NONE, List.of(), 1));
             case CHECK_HOLDS ->
                 Optional.of(new Form(
-                        List.of(minutes("minutes", "Watched for", true), drops()), List.of(), NONE, List.of(), 1));
+                        List.of(minutes("minutes", "Observed for", true), drops()), List.of(), NONE, List.of(), 1));
             case FIRST_RUN ->
                 Optional.of(new Form(
                         List.of(minutes("minutes", "Engine run for", true)),
@@ -106,7 +106,7 @@ final class Forms {
             case LEVEL_SENDER ->
                 Optional.of(new Form(
                         List.of(pitch()),
-                        List.of(volume(), ask("shows", "It shows, ohms or volts", Unit.ONE, -1e5, 1e5, true)),
+                        List.of(volume(), ask("shows", "Sender output, ohms or volts", Unit.ONE, -1e5, 1e5, true)),
                         REPEATS,
                         List.of(),
                         5));
@@ -121,14 +121,14 @@ final class Forms {
                 Optional.of(new Form(
                         List.of(warm()),
                         List.of(
-                                ask("height", "Fuel over the sender", Unit.INCH, 0, 5, true),
-                                psi("shows", "It shows", true)),
+                                ask("height", "Fuel height above sender", Unit.INCH, 0, 5, true),
+                                psi("shows", "Gauge reading", true)),
                         REPEATS,
                         List.of(),
                         2));
             case RUN_LOG ->
                 Optional.of(new Form(
-                        List.of(warm("air", "Air outside", true), minutes("soak", "Logged after shutdown", true)),
+                        List.of(warm("air", "OAT", true), minutes("soak", "Logged after shutdown", true)),
                         List.of(),
                         NONE,
                         List.of(),
@@ -155,11 +155,11 @@ final class Forms {
     }
 
     private static Ask contents() {
-        return new Ask(CONTENTS, "Fuel in the tank that feeds", Unit.GALLON, 0, 2, true);
+        return new Ask(CONTENTS, "Fuel in feeding tank", Unit.GALLON, 0, 2, true);
     }
 
     private static Ask open() {
-        return new Ask("open", "Open end over the inlet", Unit.INCH, -1, 1, true);
+        return new Ask("open", "Open end above inlet", Unit.INCH, -1, 1, true);
     }
 
     private static Ask warm() {
@@ -171,7 +171,7 @@ final class Forms {
     }
 
     private static Ask volts(boolean needed) {
-        return ask("volts", "At the pump", Unit.VOLT, 1, 60, needed);
+        return ask("volts", "Voltage at the pump", Unit.VOLT, 1, 60, needed);
     }
 
     private static Ask psi(String key, String label, boolean needed) {

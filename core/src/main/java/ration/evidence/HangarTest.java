@@ -155,7 +155,7 @@ public record HangarTest(String id, String subject, Circumstances by, Work work,
                             || file.chars().anyMatch(c -> c == '/' || c == '\\' || Character.isISOControl(c))
                             || file.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST
                     ? "a file beside the document is called by its name alone: no folder, no control character, "
-                            + LONGEST + " bytes at most"
+                            + LONGEST + " bytes maximum"
                     : "";
         }
     }

@@ -21,19 +21,25 @@ public final class Named {
 
     /** The same of a test that is still to run. */
     public static String of(FuelSystem system, TestKind kind, String subject, Work work) {
+        boolean volume = kind == TestKind.DRAIN || kind == TestKind.FILL || kind == TestKind.TOP_OFF;
+        return of(system, kind, subject, work, kind.title(), volume ? " of " : ", ");
+    }
+
+    /** The same where its group stands beside it, short enough for a narrow column. */
+    public static String brief(FuelSystem system, TestKind kind, String subject, Work work) {
+        return of(system, kind, subject, work, kind.brief(), ", ").replaceAll(" tank$", "");
+    }
+
+    private static String of(
+            FuelSystem system, TestKind kind, String subject, Work work, String title, String between) {
         if (kind == TestKind.SELECTOR_OFF && system.selectors().size() == 1) {
-            return kind.title();
+            return title;
         }
         String on = on(system, subject, work);
         if (kind == TestKind.PUMP_FLOW) {
             return on.replaceFirst(",|$", " alone,").replaceAll(",$", "");
         }
-        String title = kind == TestKind.DRAIN ? "Drain test" : kind.title();
-        return on.isEmpty()
-                ? title
-                : title
-                        + (kind == TestKind.DRAIN || kind == TestKind.FILL || kind == TestKind.TOP_OFF ? " of " : ", ")
-                        + on;
+        return on.isEmpty() ? title : title + between + on;
     }
 
     /** A line that a record rests on, for eyes: R3: length, of r3: length. */

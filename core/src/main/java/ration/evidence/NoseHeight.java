@@ -16,7 +16,7 @@ public final class NoseHeight {
      */
     public static double pitch(double front, double rear, double distance) {
         if (!(distance > 0)) {
-            throw new IllegalArgumentException("The marks need a distance above zero.");
+            throw new IllegalArgumentException("Enter the distance between the marks (above 0).");
         }
         double sine = (front - rear) / distance;
         if (Math.abs(sine) > Math.sin(Math.toRadians(60))) {

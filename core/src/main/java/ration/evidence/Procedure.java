@@ -82,76 +82,68 @@ public final class Procedure {
         boolean shutOff = system.all(ShutOff.class).findAny().isPresent();
         String close = selector
                 ? "Turn the selector to OFF"
-                : shutOff ? "Close the shut-off" : "Do not clamp rigid line. Disconnect and cap it at a fitting";
+                : shutOff ? "Close the shutoff valve" : "Do not clamp rigid line. Disconnect and cap it at a fitting";
         List<Step> steps = new ArrayList<>(start(
                 tank,
                 "a drain test",
-                "Drain the tank until nothing runs: selector," + " strainer, sump. " + close + "."));
+                "Select this tank. Drain at gascolator and sump until flow stops. Then: " + close + "."));
         steps.add(new Step(
                 Asks.POUR,
-                "Pour a known amount",
+                "Pour in a measured amount",
                 close + ". Pour a measured amount into " + tank.name()
-                        + ": 2.5 gal is usual, more than is thought to stay.",
+                        + ": more than the expected unusable fuel (2.5 gal is typical).",
                 FUEL));
         steps.add(new Step(
                 Asks.ATTITUDE,
                 "Set the attitude",
-                "Raise the nose or the tail to the attitude flown. Measure two"
-                        + " marks that lie level in flight; their heights give the pitch.",
+                "Set the attitude to be tested. Use a level, or measure the heights of two leveling points.",
                 RIG));
         steps.add(new Step(
                 Asks.SELECT,
                 selector ? "Select this tank" : "Open the line",
                 selector
-                        ? "Turn the selector to this tank alone. Every other way stays shut."
-                        : "Open the way to the strainer and" + " no other.",
+                        ? "Select this tank only. All other valves closed."
+                        : "Open the path to the gascolator and no other.",
                 ""));
         steps.add(new Step(
                 Asks.DRAIN,
-                "Drain until it sputters",
-                "Drain at the strainer into a marked can until the stream" + " breaks. The timer runs.",
+                "Drain until the stream breaks",
+                "Drain at the gascolator into a marked can until the stream breaks. The timer runs.",
                 FUEL));
-        steps.add(new Step(Asks.BACK, "Enter what came back", close + " again, before the can is read.", ""));
-        steps.add(new Step(Asks.RESULT, "What stays", "Repeat to see the scatter, or finish.", ""));
+        steps.add(new Step(Asks.BACK, "Enter amount drained", close + " again. Then read the can.", ""));
+        steps.add(new Step(Asks.RESULT, "Unusable fuel found", "Repeat to see the spread, or finish.", ""));
         return steps;
     }
 
     private static List<Step> fill(Tank tank) {
-        List<Step> steps = new ArrayList<>(start(tank, "a fill", "Begin with the tank and its sump drained dry."));
+        List<Step> steps = new ArrayList<>(start(tank, "a fill", "Start with the tank and its sump drained dry."));
         steps.add(new Step(
                 Asks.PARKED,
-                "Choose how it stands",
-                "Level as in flight, or parked as it stands. Marks are good" + " for that attitude only.",
+                "Choose attitude: level or parked",
+                "Level or parked. Gauge marks are valid at that attitude only.",
                 RIG));
-        steps.add(new Step(Asks.POUR, "Pour", "Pour a known amount and let it settle.", FUEL));
+        steps.add(new Step(Asks.POUR, "Pour", "Pour in a measured amount and let it settle.", FUEL));
         steps.add(new Step(
-                Asks.READING,
-                "Read and mark",
-                "Height of the fuel above the foot of the gauge. Leave it empty if" + " nothing shows yet.",
-                ""));
+                Asks.READING, "Read and mark", "Fuel height above the bottom of the gauge. Blank if none shows.", ""));
         steps.add(new Step(
                 Asks.RESULT, "Next pour, or full", "Pour again, or finish when it is full to the filler.", ""));
         return steps;
     }
 
     private static List<Step> topOff(Tank tank) {
-        List<Step> steps =
-                new ArrayList<>(start(tank, "a top-off", "Know what is in the tank: drained dry, or poured in."));
-        steps.add(new Step(Asks.BEFORE, "What is in it", "As poured, or nothing.", ""));
+        List<Step> steps = new ArrayList<>(
+                start(tank, "a top-off", "Start from a known quantity: drained dry, or a measured amount."));
+        steps.add(new Step(Asks.BEFORE, "Fuel already in the tank", "Measured amount, or 0.", ""));
         steps.add(new Step(
-                Asks.PARKED,
-                "Choose how it stands",
-                "Level as in flight, or parked as it stands: how much goes in" + " depends on it.",
-                RIG));
-        steps.add(new Step(Asks.METERED, "Fill to the filler", "Read the pump's meter before and after.", FUEL));
-        steps.add(new Step(Asks.RESULT, "Against what was expected", "", ""));
+                Asks.PARKED, "Choose attitude: level or parked", "Level or parked: capacity depends on it.", RIG));
+        steps.add(new Step(Asks.METERED, "Fill to the filler", "Read the fuel-pump meter before and after.", FUEL));
+        steps.add(new Step(Asks.RESULT, "Compare with expected", "", ""));
         return steps;
     }
 
     private static List<Step> start(Tank tank, String what, String words) {
         return List.of(
                 new Step(Asks.READ, "Before " + what + " of " + tank.name(), words, FUEL),
-                new Step(
-                        Asks.WHO, "Who measures, with what", "A marked can, a scale or a meter; air temperature.", ""));
+                new Step(Asks.WHO, "Tester and instruments", "A marked can, a scale or a meter; air temperature.", ""));
     }
 }

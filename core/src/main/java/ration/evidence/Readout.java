@@ -39,7 +39,7 @@ public final class Readout {
     public static String row(Work.Sheet sheet, Work.Row r, Map<String, String> pieces, UnitSystem units) {
         if (r.grade().isPresent()) {
             return pieces.getOrDefault(r.of(), r.of()) + ": " + r.grade().get().word()
-                    + (r.again().isEmpty() ? "" : ", look again " + r.again());
+                    + (r.again().isEmpty() ? "" : ", recheck by " + r.again());
         }
         List<String> shown = sheet.form().each().stream()
                 .filter(a -> r.figures().containsKey(a.key()))

@@ -12,7 +12,7 @@ import ration.evidence.Procedure.Step;
 final class SheetSteps {
 
     private static final String PRESSURE =
-            "Burst hazard. Never use shop air. Use a water column or a hand pump with a gauge. Stand clear.";
+            "Burst hazard. Never use shop air. Use a water column or a hand pump with a gauge. Keep clear of the tank.";
     private static final String PROPELLER =
             "Propeller hazard. Chocks, brakes, one person at the controls, propeller area clear. Burn hazard."
                     + " Extinguisher at hand.";
@@ -29,19 +29,19 @@ final class SheetSteps {
                 begin(
                         kind,
                         on,
-                        "Line off at the carburettor, nose up past the steepest climb, a can and a clock: what"
-                                + " an open line pours.",
+                        "Open-line flow test. Disconnect the line at the carburetor, nose up to steepest climb"
+                                + " + 5°, time the flow into a can.",
                         flow(FUEL));
             case PUMP_FLOW ->
                 begin(
                         kind,
                         on,
-                        "One pump alone, on the battery, nose up: what the open line pours.",
+                        "Open-line flow test, one pump on battery only, nose up.",
                         flow(LIVE),
                         step(
                                 Asks.FIGURES,
-                                "Read volts and pressure",
-                                "At the pump's own terminals, while it runs.",
+                                "Record voltage and pressure",
+                                "Voltage at the pump terminals and line pressure, pump running.",
                                 LIVE,
                                 "volts",
                                 "pressure"));
@@ -64,12 +64,12 @@ final class SheetSteps {
                 begin(
                         kind,
                         on,
-                        "Fill the tanks. Wrap every joint in dry blue paper towel. Leave it one night to two days.",
-                        step(Asks.FIGURES, "How long was it wrapped", "", FUEL, "hours"),
+                        "Fill the tanks. Wrap every fitting in dry blue paper towel. Leave 10 to 48 h.",
+                        step(Asks.FIGURES, "Hours wrapped", "", FUEL, "hours"),
                         step(
                                 Asks.EACH,
-                                "Look and feel, joint by joint",
-                                "A stain counts. The head over each joint stands beside it:" + " more head, more leak.",
+                                "Check each fitting by sight and touch",
+                                "A stain is a leak. Fuel head at each fitting is shown: more head, more leakage.",
                                 FUEL));
             case TANK_PRESSURE ->
                 begin(
@@ -79,9 +79,8 @@ final class SheetSteps {
                                 + " exceed. 3.5 psi = 8.1 ft of water.",
                         step(
                                 Asks.FIGURES,
-                                "Put it under pressure, wait",
-                                "Read at the start and at the end, with the temperature of the air: warmer air"
-                                        + " makes up for a leak.",
+                                "Pressurize and wait",
+                                "Read pressure and air temperature at start and end: warming hides a leak.",
                                 PRESSURE,
                                 "pressure",
                                 "minutes",
@@ -90,25 +89,26 @@ final class SheetSteps {
                                 "cool"),
                         step(
                                 Asks.EACH,
-                                "Soap, look for bubbles",
-                                "Seams, fittings, cap, inspection plates: plate bolts evenly, in a star.",
+                                "Soap, watch for bubbles",
+                                "Soap seams, fittings, cap and access plates. Torque plate screws evenly in a"
+                                        + " star pattern.",
                                 PRESSURE));
             case LINE_PRESSURE ->
                 begin(
                         kind,
                         on,
-                        "Lines off at both ends, plugged. 1.5 times the working pressure, or as the maker says.",
-                        step(Asks.FIGURES, "Put them under pressure, wait", "", PRESSURE, "pressure", "minutes", "end"),
-                        step(Asks.EACH, "Soap every joint", "", PRESSURE));
+                        "Disconnect and plug both ends. Test at 1.5 × working pressure, or the manufacturer's figure.",
+                        step(Asks.FIGURES, "Pressurize and wait", "", PRESSURE, "pressure", "minutes", "end"),
+                        step(Asks.EACH, "Soap every fitting", "", PRESSURE));
             case SELECTOR_OFF ->
                 begin(
                         kind,
                         on,
-                        "Full tanks, line open at the engine, selector at OFF.",
+                        "Tanks full, selector OFF, line disconnected at the engine, open end over a can.",
                         step(
                                 Asks.FIGURES,
                                 "Watch the open end",
-                                "Ten minutes are usual. Count the" + " drops.",
+                                "10 min is typical. Count the drops.",
                                 FUEL,
                                 "minutes",
                                 "drops"));
@@ -122,20 +122,19 @@ final class SheetSteps {
                 begin(
                         kind,
                         on,
-                        "Run some minutes, stop, look at every joint with a light. Again after the first"
-                                + " flight: a record of its own.",
+                        "Run the engine, stop, check every fitting. Repeat after the first flight as a new record.",
                         step(Asks.FIGURES, "Run the engine, stop it", "", PROPELLER, "minutes"),
                         step(
                                 Asks.EACH,
-                                "Look at every joint forward of the firewall",
+                                "Check every fitting forward of the firewall",
                                 "Ignition OFF, key out, propeller treated as live. Use a light.",
                                 PROPELLER));
             case VENTS ->
                 begin(
                         kind,
                         on,
-                        "Low air from the tank side; a strip of tape flutters at the tip. Both ways where there"
-                                + " is a check ball.",
+                        "Blow gently from the tank side; tape at the vent outlet must flutter. With a check"
+                                + " ball, test both directions.",
                         step(
                                 Asks.EACH,
                                 "Blow through, vent by vent",
@@ -146,40 +145,45 @@ final class SheetSteps {
                 begin(
                         kind,
                         on,
-                        "Parked as it stands. Pour a little water into each low point, then drain in walk-round order.",
-                        step(Asks.FIGURES, "How does it stand", "", FUEL, Forms.PITCH),
-                        step(Asks.EACH, "Does the drain find the water", "Into a bowl, drain by drain.", FUEL));
+                        "Parked attitude. Pour a little water in at each low point, then drain in walk-around"
+                                + " order. Remove all of it afterwards.",
+                        step(Asks.FIGURES, "Measure the attitude", "", FUEL, Forms.PITCH),
+                        step(
+                                Asks.EACH,
+                                "Record: water removed at each drain",
+                                "Into a bowl, one drain at a time.",
+                                FUEL));
             case LEVEL_SENDER ->
                 begin(
                         kind,
                         on,
-                        "From empty to full in known pours.",
+                        "Fill from empty to full in measured pours.",
                         step(
                                 Asks.FIGURES,
-                                "How does it stand",
-                                "Marks are good for that attitude only.",
+                                "Measure the attitude",
+                                "Gauge marks are valid at that attitude only.",
                                 RIG,
                                 Forms.PITCH),
                         step(
                                 Asks.ROW,
                                 "Pour, let it settle, read",
-                                "The total so far is kept; begin with the unusable fuel.",
+                                "First pour: the unusable fuel. The total is kept for you.",
                                 FUEL));
             case FLOW_SENDER ->
                 begin(
                         kind,
                         on,
-                        "A known volume through it, at about cruise flow.",
+                        "Run a measured volume through it at about cruise flow.",
                         step(Asks.ROW, "Run it through, count the pulses", "", FUEL));
             case GAUGE_CHECK ->
                 begin(
                         kind,
                         on,
-                        "A clear hose of fuel held over the sender: its height makes the pressure.",
+                        "Hold a clear hose of fuel above the sender: height = pressure. Read with zero height first.",
                         step(
                                 Asks.FIGURES,
-                                "How warm is the fuel",
-                                "Leave it empty if it is about 15 \u00b0C.",
+                                "Measure fuel temperature",
+                                "Leave blank if about 59 \u00b0F (15 \u00b0C).",
                                 FUEL,
                                 "fuel"),
                         step(Asks.ROW, "Hold the hose, read the gauge", "Zero height first.", FUEL));
@@ -187,23 +191,17 @@ final class SheetSteps {
                 begin(
                         kind,
                         on,
-                        "Thermocouples at pump, carburettor or rail, and bowl; pressure in the line. Idle, run"
-                                + " up, climb power, then fifteen minutes of soak after"
-                                + " shutdown. Keep the logger's table beside the document.",
-                        step(
-                                Asks.FIGURES,
-                                "Day and length",
-                                "The table itself is laid over the Vapor page.",
-                                PROPELLER,
-                                "air",
-                                "soak"));
+                        "Thermocouples on pump, carburetor or rail, and gascolator bowl; log fuel pressure."
+                                + " Idle, run-up, climb power, shut down, log 15 min of soak. Save the log file"
+                                + " with the document.",
+                        step(Asks.FIGURES, "Date and length", "Overlay the log on Vapor.", PROPELLER, "air", "soak"));
             case HOT_RESTART ->
                 begin(
                         kind,
                         on,
-                        "After the worst minutes of the soak, as the soak on the Vapor page says.",
+                        "Restart at peak heat soak (time from Vapor).",
                         step(Asks.FIGURES, "Start it", "", PROPELLER, "soak", "seconds", "pressure"),
-                        step(Asks.EACH, "Did it start", "", PROPELLER));
+                        step(Asks.EACH, "Record: engine start", "", PROPELLER));
         };
     }
 
@@ -212,13 +210,12 @@ final class SheetSteps {
             step(
                     Asks.FIGURES,
                     "Raise the nose",
-                    "The steepest climb and 5\u00b0 more (AC 90-89, from memory). Measure it with a level, or"
-                            + " by two marks.",
+                    "Steepest climb + 5\u00b0 (AC 90-89, from memory). Measure with a level, or by two marks.",
                     RIG,
                     Forms.PITCH),
             step(
                     Asks.FIGURES,
-                    "Line off, open end at the inlet's height",
+                    "Disconnect the line, open end at inlet height",
                     "Selector OFF. Disconnect the line. Secure its end at inlet height; enter the height"
                             + " difference, + if above.",
                     caution,
@@ -226,15 +223,15 @@ final class SheetSteps {
                     "fuel"),
             step(
                     Asks.FIGURES,
-                    "Pour in a known amount",
-                    "Drain the tank that feeds at its outlet, pour in the least it should"
-                            + " feed on. Again before each run.",
+                    "Pour in a measured amount",
+                    "Drain the feeding tank to its outlet, then add low fuel (unusable + Low from Aircraft)."
+                            + " Repeat before each run.",
                     FUEL,
                     Forms.CONTENTS),
             step(
                     Asks.ROW,
                     "Let it run into the can",
-                    "From the first drop to the mark, with the clock." + " Three runs; the smallest counts.",
+                    "Time from the first drop to the mark. Three runs; the lowest is the result.",
                     caution)
         };
     }
@@ -258,11 +255,11 @@ final class SheetSteps {
                 FUEL));
         all.add(step(
                 Asks.WHO,
-                "Who measures, with what",
-                "A witness makes it worth more. Say when the instrument was last found right, and how far off.",
+                "Tester and instruments",
+                "A witness strengthens the record. Enter the instrument's calibration date and error.",
                 ""));
         all.addAll(List.of(steps));
-        all.add(step(Asks.RESULT, "What was found", "", ""));
+        all.add(step(Asks.RESULT, "Result", "", ""));
         return List.copyOf(all);
     }
 }

@@ -17,11 +17,11 @@ public record Standing(State state, List<Inputs.Change> changes) {
 
     /** How a record stands. */
     public enum State {
-        INTERRUPTED("interrupted"),
+        INTERRUPTED("in progress"),
         COUNTS("counts"),
-        STALE("no longer counts"),
-        STAND_IN("fed by the stand-in, never counts"),
-        GONE("what it was done on is gone");
+        STALE("no longer valid"),
+        STAND_IN("simulated: never valid"),
+        GONE("item no longer in the layout");
 
         private final String words;
 
@@ -50,7 +50,7 @@ public record Standing(State state, List<Inputs.Change> changes) {
         return state != State.STALE
                 ? state.words()
                 : changes.isEmpty()
-                        ? "the tank or its outlet has changed since"
+                        ? "tank or outlet changed since"
                         : changes.get(0).words()
                                 + (changes.size() > 1 ? ", and " + (changes.size() - 1) + " more" : "");
     }

@@ -4,25 +4,25 @@ import java.util.Optional;
 
 /** Every test a fuel system gets, in the order of the work. What each asks and keeps is its {@link Form}. */
 public enum TestKind {
-    DRAIN("drain", Group.QUANTITY, "Drain", On.TANK, "Unusable"),
+    DRAIN("drain", Group.QUANTITY, "Drain test", On.TANK, "Unusable fuel"),
     FILL("fill", Group.QUANTITY, "Fill and mark", On.TANK, "Gauge marks"),
     TOP_OFF("top-off", Group.QUANTITY, "Top-off", On.TANK, "Capacity"),
     FLOW("flow", Group.FLOW, "Nose-up flow", On.POSITION, "Flow margin"),
-    PUMP_FLOW("pump-flow", Group.FLOW, "Flow of one pump", On.PUMP_IN_POSITION, "Flow margin"),
+    PUMP_FLOW("pump-flow", Group.FLOW, "Single-pump flow", On.PUMP_IN_POSITION, "Flow margin"),
     DEAD_HEAD("dead-head", Group.FLOW, "Dead-head pressure", On.ITEM, "Pressures"),
-    OVERNIGHT("overnight", Group.TIGHT, "Paper overnight", On.AIRCRAFT, "Leaks"),
-    TANK_PRESSURE("tank-pressure", Group.TIGHT, "Tank under pressure", On.TANK, "Leaks"),
-    LINE_PRESSURE("line-pressure", Group.TIGHT, "Lines under pressure", On.AIRCRAFT, "Leaks"),
-    SELECTOR_OFF("selector-off", Group.TIGHT, "Selector OFF", On.ITEM, "OFF stops"),
-    CHECK_HOLDS("check-holds", Group.TIGHT, "Check valve holds", On.ITEM, "No push-back"),
-    FIRST_RUN("first-run", Group.TIGHT, "First run, look again", On.AIRCRAFT, "Leaks"),
-    VENTS("vents", Group.AIR, "Vents blown through", On.AIRCRAFT, "Vents"),
-    DRAINS("drains", Group.AIR, "Strainer and drains", On.AIRCRAFT, "Water"),
+    OVERNIGHT("overnight", Group.TIGHT, "Overnight leak check", On.AIRCRAFT, "Leaks"),
+    TANK_PRESSURE("tank-pressure", Group.TIGHT, "Tank pressure test", On.TANK, "Leaks"),
+    LINE_PRESSURE("line-pressure", Group.TIGHT, "Line pressure test", On.AIRCRAFT, "Leaks"),
+    SELECTOR_OFF("selector-off", Group.TIGHT, "OFF shutoff check", On.ITEM, "OFF shuts off"),
+    CHECK_HOLDS("check-holds", Group.TIGHT, "Check valve leak check", On.ITEM, "No reverse flow"),
+    FIRST_RUN("first-run", Group.TIGHT, "Leak check after first run", On.AIRCRAFT, "Leaks"),
+    VENTS("vents", Group.AIR, "Vent flow check", On.AIRCRAFT, "Vents"),
+    DRAINS("drains", Group.AIR, "Water drain check", On.AIRCRAFT, "Water"),
     LEVEL_SENDER("level-sender", Group.INSTRUMENTS, "Level sender", On.TANK, "Gauge zero"),
     FLOW_SENDER("flow-sender", Group.INSTRUMENTS, "Flow sender", On.ITEM, "Readings"),
     GAUGE_CHECK("gauge-check", Group.INSTRUMENTS, "Pressure gauge", On.ITEM, "Readings"),
-    RUN_LOG("run-log", Group.HEAT, "Run and soak log", On.AIRCRAFT, "Vapor"),
-    HOT_RESTART("hot-restart", Group.HEAT, "Restart hot", On.AIRCRAFT, "Vapor");
+    RUN_LOG("run-log", Group.HEAT, "Engine run and heat-soak log", On.AIRCRAFT, "Vapor"),
+    HOT_RESTART("hot-restart", Group.HEAT, "Hot restart", On.AIRCRAFT, "Vapor");
 
     /** What a test is about. */
     public enum Group {
@@ -77,6 +77,22 @@ public enum TestKind {
     }
 
     /** What people call it. */
+    /** As on its line in a list, where its group and the item stand beside it. */
+    public String brief() {
+        return switch (this) {
+            case DRAIN -> "Drain";
+            case FILL -> "Fill and mark";
+            case TANK_PRESSURE -> "Pressure";
+            case DEAD_HEAD -> "Dead-head";
+            case OVERNIGHT -> "Overnight";
+            case LINE_PRESSURE -> "Line pressure";
+            case CHECK_HOLDS -> "Check valve";
+            case FIRST_RUN -> "After first run";
+            case RUN_LOG -> "Run and soak log";
+            default -> title;
+        };
+    }
+
     public String title() {
         return title;
     }

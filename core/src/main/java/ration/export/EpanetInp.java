@@ -67,7 +67,7 @@ public final class EpanetInp {
      */
     public static String of(FlowAnswer answer, String title) {
         if (!answer.usable()) {
-            throw new IllegalArgumentException("This case has no answer to export: " + answer.reason());
+            throw new IllegalArgumentException("This case did not solve: nothing to export: " + answer.reason());
         }
         if (!(answer.weight() > 0)) {
             throw new IllegalArgumentException("Fuel weighs nothing in this case: EPANET works with heads.");

@@ -92,8 +92,8 @@ public final class GaugeCard {
         pdf.text(
                 PdfSheet.MARGIN,
                 PdfSheet.HEIGHT - PdfSheet.MARGIN + 8,
-                "Good for this tank as laid out and measured on the day"
-                        + " of printing. Check against a known amount before it is trusted; the inspector and"
+                "Valid for this tank as in the layout and measured on the day"
+                        + " of printing. Check with a measured amount before use; the inspector and"
                         + " the authority decide.",
                 7.5,
                 false,
@@ -152,11 +152,7 @@ public final class GaugeCard {
     private static void strips(PdfSheet pdf, Project project, TankAnswer answer, UnitSystem units, Attitude a)
             throws IOException {
         pdf.newPage();
-        head(
-                pdf,
-                project,
-                answer,
-                "Dipstick, " + a.label() + ". True scale: print at 100 %, and measure the 2 in bar.");
+        head(pdf, project, answer, "Dipstick, " + a.label() + ". True scale: print at 100%, and measure the 2 in bar.");
         double ruler = PdfSheet.WIDTH - PdfSheet.MARGIN - 2 * POINTS;
         double rulerY = PdfSheet.MARGIN + 56;
         pdf.line(ruler, rulerY, ruler + 2 * POINTS, rulerY, 1, Ink.INK);

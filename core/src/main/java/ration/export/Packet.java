@@ -147,7 +147,7 @@ public final class Packet {
     }
 
     private void cover() throws IOException {
-        pages.page(project.name(), "document mark " + mark(project) + ", printed " + today);
+        pages.page(project.name(), "document ID " + mark(project) + ", printed " + today);
         pages.text("Fuel system packet, for the inspector", 10, false);
         pages.space(8);
         pages.facts(List.of(
@@ -166,8 +166,7 @@ public final class Packet {
                 ledger);
         List<Finding> open = open();
         List<Due> due = due();
-        pages.section(
-                "Open points first", open.size() + due.size() + " open; none of them is covered by a signature below");
+        pages.section("Open items", open.size() + due.size() + " open. The signatures below do not cover them");
         List<String[]> points = new ArrayList<>();
         open.forEach(f -> points.add(new String[] {
             f.verdict().word(),
@@ -192,17 +191,19 @@ public final class Packet {
         }
         pages.section("What this is, and is not", "");
         pages.text(
-                "The builder's measurements, each with how it was taken; what a network solver makes of them;"
-                        + " the tests run on the aircraft, each with what it depended on."
-                        + " Predicted and measured are never mixed. It is no approval, no flight permit, no"
-                        + " design check by anyone. Paragraphs are quoted from memory: read them before"
-                        + " relying on one. A prediction without its test is Not shown.",
+                "Contents: the builder's measurements and how each was taken; results computed from them; tests"
+                        + " run on the aircraft and the configuration each applies to."
+                        + " Predicted and measured are never mixed. It is not an approval, an airworthiness"
+                        + " certificate, a flight permit or a design review. Regulations are cited from"
+                        + " memory: check the text before relying on it. A prediction without"
+                        + " its test is Not shown.",
                 8.5,
                 false);
-        pages.section("Signatures", "each says what was looked at, on the date written; open points stay open");
-        pages.signature("Builder", "measured, tests as written, open points known");
-        pages.signature("Witness of tests", "present at the tests named");
-        pages.signature("Inspector", "packet, aircraft, open points");
+        pages.section("Signatures", "each states what was inspected, on its date. Open items stay open");
+        pages.signature("Builder", "I took these measurements, ran these tests as written, and know the open items.");
+        pages.signature("Test witness", "I was present at the tests listed with my name.");
+        pages.signature(
+                "Inspector", "I reviewed this packet, the aircraft and the open items. Open items remain open.");
     }
 
     /** What changed since the last packet: mark against mark, in words, with what that did. */
@@ -212,8 +213,8 @@ public final class Packet {
         }
         Comparison c = Comparison.of(before.get(), assessment, units);
         pages.section(
-                "Since the packet of mark " + mark(before.get().project()),
-                c.changes().isEmpty() ? "nothing was changed" : c.changes().size() + " changes");
+                "Since the packet with document ID " + mark(before.get().project()),
+                c.changes().isEmpty() ? "no change" : c.changes().size() + " changes");
         for (String w : c.changes()) {
             pages.text(w, 8.5, false);
         }
@@ -226,7 +227,7 @@ public final class Packet {
                 c.ledger());
         for (Comparison.Ended e : c.ended()) {
             pages.text(
-                    "Ended: " + e.title() + ": "
+                    "No longer valid: " + e.title() + ": "
                             + String.join("; ", e.causes().stream().limit(3).toList()),
                     8.5,
                     true);
@@ -243,11 +244,11 @@ public final class Packet {
     private String said(Finding f) {
         return project.signOff()
                         .point(f.id())
-                        .map(p -> ", with " + p.owner() + (p.note().isBlank() ? "" : ": " + p.note()))
+                        .map(p -> ", owner " + p.owner() + (p.note().isBlank() ? "" : ": " + p.note()))
                         .orElse("")
                 + project.signOff()
                         .accepted(f.id())
-                        .map(x -> ", accepted as found by " + x.name() + " " + x.on())
+                        .map(x -> ", accepted as is by " + x.name() + " " + x.on())
                         .orElse("");
     }
 
@@ -265,14 +266,14 @@ public final class Packet {
             Optional<CaseAnswer> look = attitude.flatMap(
                     a -> assessment.look(Assessment.start(project).with(a)));
             if (look.isPresent()) {
-                pages.page("Drawing in " + name, look.get().label(project.system(), units));
+                pages.page("Drawing, " + name, look.get().label(project.system(), units));
                 pages.picture(PrintedSheets.drawing(assessment, look.get(), units, pdf.measure()));
             }
         }
         pages.section("Runs", "");
         pages.table(
                 List.of(
-                        new Column<Run>("Run", 0.1, Run::name),
+                        new Column<Run>("Line", 0.1, Run::name),
                         new Column<>("From", 0.19, r -> SheetColumn.FROM.text(project.system(), r)),
                         new Column<>("To", 0.19, r -> SheetColumn.TO.text(project.system(), r)),
                         new Column<>("Size", 0.18, r -> r.size().label()),
@@ -288,10 +289,10 @@ public final class Packet {
         for (Item item : project.system().items()) {
             FieldSheet.of(item).forEach(f -> rows.add(new Row(item, f)));
         }
-        pages.page("What was measured", rows.size() + " figures, each with who or what says it");
+        pages.page("Measurements", rows.size() + " values, each with its source");
         pages.table(
                 List.of(
-                        new Column<Row>("Part", 0.26, r -> r.item().name()),
+                        new Column<Row>("Item", 0.26, r -> r.item().name()),
                         new Column<>("Figure", 0.36, r -> r.field().label()),
                         new Column<>(
                                 "Is",
@@ -319,7 +320,9 @@ public final class Packet {
                                 0.16,
                                 c -> units.text(c.capacity().inletFlow(), Dimension.FLOW)),
                         new Column<>(
-                                "Open line", 0.14, c -> units.text(c.openLine().inletFlow(), Dimension.FLOW)),
+                                "Open-line flow",
+                                0.14,
+                                c -> units.text(c.openLine().inletFlow(), Dimension.FLOW)),
                         new Column<>("Margin", 0.1, c -> UnitSystem.figure(c.margin(), 2) + "\u00d7"),
                         new Column<>("State", 0.1, c -> c.verdict().word())),
                 worst);
@@ -328,7 +331,7 @@ public final class Packet {
     /** Predicted and measured never share a column; what no longer counts is struck with its cause beside it. */
     private void compliance() throws IOException {
         List<Requirement> rows = Requirement.of(assessment, units);
-        pages.page("Compliance table", rows.size() + " requirements; paragraphs from memory: read them");
+        pages.page("Compliance table", rows.size() + " requirements; regulations cited from memory: check the text");
         pages.table(
                 List.of(
                         new Column<Requirement>("Requirement", 0.22, Requirement::title),
@@ -338,9 +341,9 @@ public final class Packet {
                                 0.13,
                                 r -> (r.side().isEmpty() || !r.finding().id().startsWith("flow.") ? "" : r.side() + " ")
                                         + r.needs()),
-                        new Column<>("Predicted", 0.11, r -> r.predicted().isEmpty() ? "see text" : r.predicted()),
-                        new Column<>("Measured", 0.12, r -> r.measured().isEmpty() ? "no test asked" : r.measured()),
-                        new Column<>("Stands since", 0.1, Requirement::since),
+                        new Column<>("Predicted", 0.11, r -> r.predicted().isEmpty() ? "see finding" : r.predicted()),
+                        new Column<>("Measured", 0.12, r -> r.measured().isEmpty() ? "no test required" : r.measured()),
+                        new Column<>("Valid since", 0.1, Requirement::since),
                         new Column<>(
                                 "State",
                                 0.1,
@@ -350,22 +353,22 @@ public final class Packet {
         List<Requirement> accepted =
                 rows.stream().filter(r -> r.accepted().isPresent()).toList();
         if (!accepted.isEmpty()) {
-            pages.section("Accepted as found", "an acceptance stands beside a finding and never changes it");
+            pages.section("Accepted as is", "by the inspector. Acceptance does not change the verdict");
             pages.table(
                     List.of(
                             new Column<Requirement>("Requirement", 0.24, Requirement::title),
                             new Column<>("State", 0.1, r -> r.verdict().word()),
                             new Column<>(
-                                    "By, on",
+                                    "Inspector, date",
                                     0.2,
                                     r -> r.accepted().get().name() + ", "
                                             + r.accepted().get().on()),
                             new Column<>("Reason", 0.28, r -> r.accepted().get().reason()),
                             new Column<>(
-                                    "As it was found",
+                                    "When accepted",
                                     0.18,
                                     r -> r.acceptedOtherwise()
-                                            ? "otherwise then: "
+                                            ? "different then: "
                                                     + r.accepted().get().as()
                                             : "as now")),
                     accepted);
@@ -377,18 +380,17 @@ public final class Packet {
     }
 
     private void tests() throws IOException {
-        pages.page(
-                "Tests", project.tests().size() + " records; one that no longer counts is struck, its cause beside it");
+        pages.page("Tests", project.tests().size() + " records. Struck through: no longer valid, reason given");
         if (project.tests().isEmpty()) {
-            pages.text("No test is recorded: nothing is shown by measurement.", 9, false);
+            pages.text("No tests recorded: nothing verified by measurement.", 9, false);
         } else {
             pages.table(
                     List.of(
                             new Column<HangarTest>("Test", 0.2, t -> Named.of(project.system(), t)),
-                            new Column<>("Day, by", 0.16, t -> t.by().date() + " " + t.by().who()),
+                            new Column<>("Date, by", 0.16, t -> t.by().date() + " " + t.by().who()),
                             new Column<>("With", 0.14, t -> t.by().instrument()),
                             new Column<>("Figures", 0.28, this::figures),
-                            new Column<>("Counts", 0.22, this::counts)),
+                            new Column<>("Valid", 0.22, this::counts)),
                     project.tests(),
                     t -> t.progress().done() && !standing(t).counts());
             rested();
@@ -403,7 +405,7 @@ public final class Packet {
                 pages.text(
                         Named.of(project.system(), t) + ", " + t.by().date()
                                 + (b.witness().isBlank() ? "" : ", witness " + b.witness())
-                                + (b.calibration().isBlank() ? "" : ", instrument " + b.calibration()) + ": rested on",
+                                + (b.calibration().isBlank() ? "" : ", instrument " + b.calibration()) + ": valid for",
                         8,
                         true);
                 pages.text(
@@ -415,7 +417,7 @@ public final class Packet {
                         7,
                         false);
                 for (HangarTest.Photo p : b.photos()) {
-                    pages.text("Beside the document: " + p.file() + ", SHA-256 " + p.sha256(), 7, false);
+                    pages.text("Attached: " + p.file() + ", SHA-256 " + p.sha256(), 7, false);
                 }
             }
         }
@@ -438,7 +440,7 @@ public final class Packet {
 
     private String figures(HangarTest t) {
         if (t.work() instanceof Work.Drain d) {
-            String at = "pitch " + d.pitch().quantity().shown() + ", bank "
+            String at = "pitch " + d.pitch().quantity().shown() + ", tilt "
                     + d.tilt().quantity().shown();
             if (d.stayed().isEmpty()) {
                 return at + ": nothing yet";
@@ -448,7 +450,7 @@ public final class Packet {
                             ", ",
                             d.stayed().stream()
                                     .map(v -> units.text(v, Dimension.VOLUME))
-                                    .toList()) + " stayed";
+                                    .toList()) + " unusable";
         }
         if (t.work() instanceof Work.Fill f) {
             return f.points().size() + " pours, "
@@ -472,31 +474,31 @@ public final class Packet {
         List<FaultAnswer> harm =
                 all.stream().filter(f -> f.verdict() != Verdict.HOLDS).toList();
         pages.page(
-                "One part fails",
+                "Single failures",
                 all.size() + " failures; " + (all.size() - harm.size()) + " with flow still at demand are not listed");
         pages.table(
                 List.of(
                         new Column<FaultAnswer>(
-                                "What", 0.3, f -> f.part() + " " + ration.fault.Catalogue.words(f.fault())),
+                                "Failure", 0.3, f -> f.part() + " " + ration.fault.Catalogue.words(f.fault())),
                         new Column<>(
-                                "Flow left",
+                                "Flow remaining",
                                 0.1,
                                 f -> Double.isNaN(f.share()) ? "" : UnitSystem.figure(f.share(), 2) + "\u00d7"),
                         new Column<>(
-                                "Flow fails in",
+                                "Time to low flow",
                                 0.12,
                                 f -> Double.isNaN(f.minutes())
                                         ? ""
                                         : Double.isInfinite(f.minutes())
                                                 ? "no end"
                                                 : f.minutes() == 0
-                                                        ? "at once"
+                                                        ? "immediately"
                                                         : UnitSystem.figure(f.minutes(), 1) + " min"),
                         new Column<>(
-                                "What shows it",
+                                "Indication",
                                 0.2,
                                 f -> f.seen().isEmpty() ? "" : f.seen().get(0).what()),
-                        new Column<>("Way out", 0.16, f -> f.wayOut()
+                        new Column<>("Pilot action", 0.16, f -> f.wayOut()
                                 .map(FaultAnswer.WayOut::does)
                                 .orElse("none")),
                         new Column<>("State", 0.12, f -> f.verdict().word())),
@@ -518,7 +520,7 @@ public final class Packet {
                 "Lands at " + FlightTable.clock(f.landing().minutes()) + " with "
                         + units.text(Math.max(0, f.landing().usable()), Dimension.VOLUME) + " usable, needs "
                         + units.text(f.landing().needs(), Dimension.VOLUME) + ": "
-                        + f.verdict().word() + ". Last fuel "
+                        + f.verdict().word() + ". Fuel exhaustion "
                         + FlightTable.clock(f.reached().endurance()) + "."
                         + (f.trouble().isEmpty() ? "" : " Not shown: " + f.trouble()),
                 9,
@@ -527,9 +529,9 @@ public final class Packet {
         pages.table(
                 List.of(
                         new Column<FlightEvent>("Time", 0.12, e -> FlightTable.clock(e.minutes())),
-                        new Column<>("What", 0.5, FlightEvent::words),
+                        new Column<>("Event", 0.5, FlightEvent::words),
                         new Column<>(
-                                "Left then",
+                                "Fuel remaining",
                                 0.38,
                                 e -> String.join(
                                         ", ",
@@ -545,21 +547,22 @@ public final class Packet {
 
     private void upkeep() throws IOException {
         List<Due> all = Due.of(project.upkeep(), today);
-        pages.page("Upkeep", "airframe " + UnitSystem.figure(project.upkeep().hours(), 1) + " h, on " + today);
+        pages.page(
+                "Maintenance", "airframe " + UnitSystem.figure(project.upkeep().hours(), 1) + " h, on " + today);
         if (all.isEmpty()) {
-            pages.text("No part with a life is entered: nothing is known of any.", 9, false);
+            pages.text("No tracked parts entered.", 9, false);
             return;
         }
         pages.table(
                 List.of(
                         new Column<Due>("Part", 0.26, d -> d.part().name()),
-                        new Column<>("Fitted", 0.16, d -> d.part()
+                        new Column<>("Installed", 0.16, d -> d.part()
                                 .fitted()
                                 .map(x -> x.on() + ", " + UnitSystem.figure(x.hours(), 1) + " h")
                                 .orElse("unknown")),
-                        new Column<>("Life", 0.2, d -> d.part().life().words()),
-                        new Column<>("Left", 0.16, Due::left),
-                        new Column<>("Paper", 0.12, d -> d.part().paper()),
+                        new Column<>("Interval", 0.2, d -> d.part().life().words()),
+                        new Column<>("Remaining", 0.16, Due::left),
+                        new Column<>("Reference", 0.12, d -> d.part().paper()),
                         new Column<>("State", 0.1, d -> d.verdict().word())),
                 all);
         pages.section("Log", project.upkeep().log().size() + " entries");
@@ -570,7 +573,7 @@ public final class Packet {
                                 "Entry",
                                 0.94,
                                 e -> ration.upkeep.Upkeep.logbook(e)
-                                        + (project.upkeep().corrected(e) ? " (put right later)" : ""))),
+                                        + (project.upkeep().corrected(e) ? " (corrected)" : ""))),
                 project.upkeep().log());
     }
 }

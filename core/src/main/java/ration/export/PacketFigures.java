@@ -63,12 +63,12 @@ final class PacketFigures {
         pages.section("Head budget of the governing case", c.get().label(project.system(), units));
         pages.table(
                 List.of(
-                        new Column<PathStep>("Part", 0.5, s -> project.system()
+                        new Column<PathStep>("Item", 0.5, s -> project.system()
                                 .item(s.item())
                                 .map(Item::name)
                                 .orElse(s.item())),
                         new Column<>(
-                                "Costs at take-off demand",
+                                "Loss at takeoff demand",
                                 0.5,
                                 s -> units.text(s.loss() / c.get().demand().weight(), Dimension.LENGTH) + " of fuel, "
                                         + UnitSystem.figure(
@@ -84,8 +84,8 @@ final class PacketFigures {
                 continue;
             }
             pages.page(
-                    "What stays in " + t.tank().name(),
-                    "most at " + t.predicted().attitude().label() + ": "
+                    "Unusable fuel, " + t.tank().name(),
+                    "maximum at " + t.predicted().attitude().label() + ": "
                             + units.fineVolume(t.predicted().volume()) + " computed; placard "
                             + units.fineVolume(t.placard()));
             pages.picture(StrandedPicture.draw(
@@ -102,12 +102,12 @@ final class PacketFigures {
                     List.of(
                             new Column<Attitude>("Attitude flown", 0.4, Attitude::label),
                             new Column<>(
-                                    "Stays, computed",
+                                    "Unusable, computed",
                                     0.3,
                                     a -> units.fineVolume(t.body()
                                             .stranded(a.gravity().up(), t.feed())
                                             .volume())),
-                            new Column<>("Drained there", 0.3, a -> t.evidence().drained().stream()
+                            new Column<>("Drain-tested", 0.3, a -> t.evidence().drained().stream()
                                     .filter(d -> d.at(a.pitchRad(), a.tiltRad()))
                                     .map(d -> units.fineVolume(d.largest()) + ", " + d.date())
                                     .findFirst()
@@ -123,7 +123,7 @@ final class PacketFigures {
         if (both.isEmpty()) {
             return;
         }
-        pages.page("Where it would boil", "pressure in the fuel against the pressure at which it boils");
+        pages.page("Vapor margin", "fuel pressure and vapor pressure along the path");
         VaporAnswer worst = both.get(0);
         if (worst.look().demand().usable()) {
             pages.picture(VaporPath.draw(
@@ -139,23 +139,23 @@ final class PacketFigures {
         }
         pages.table(
                 List.of(
-                        new Column<VaporAnswer>("Where, when", 0.52, v -> v.label(project)),
-                        new Column<>("Left before it boils", 0.18, v -> VaporAnswer.signed(v.degrees())),
-                        new Column<>("Needs", 0.14, v -> VaporAnswer.signed(v.needed())),
+                        new Column<VaporAnswer>("Where, when", 0.52, v -> v.label(project, units)),
+                        new Column<>("Vapor margin", 0.18, v -> units.difference(v.degrees())),
+                        new Column<>("Needs", 0.14, v -> units.difference(v.needed())),
                         new Column<>("State", 0.16, v -> v.verdict().word())),
                 both);
     }
 
     void air() throws IOException {
-        pages.page("Vents and low points", "air in place of fuel; where water stays");
+        pages.page("Vents and low points", "air for the fuel used; where water collects");
         pages.table(
                 List.of(
-                        new Column<AirAnswer>("Vent of", 0.2, x -> x.tank().name()),
+                        new Column<AirAnswer>("Vent", 0.2, x -> x.tank().name()),
                         new Column<>(
                                 "Bore, length",
                                 0.24,
                                 x -> x.line().isEmpty()
-                                        ? "not said"
+                                        ? "not entered"
                                         : x.tank()
                                                 .fitout()
                                                 .vent()
@@ -163,33 +163,32 @@ final class PacketFigures {
                                                         + units.text(v.length().si(), Dimension.LENGTH))
                                                 .orElse("")),
                         new Column<>(
-                                "Costs feeding",
+                                "Drop, feeding",
                                 0.18,
-                                x -> x.line().isEmpty() ? "not shown" : units.small(x.drop(x.feeding()))),
+                                x -> x.line().isEmpty() ? "Not shown" : units.small(x.drop(x.feeding()))),
                         new Column<>(
-                                "Costs on the way down",
+                                "Drop, descending",
                                 0.18,
-                                x -> x.line().isEmpty() ? "not shown" : units.small(x.drop(x.descending()))),
+                                x -> x.line().isEmpty() ? "Not shown" : units.small(x.drop(x.descending()))),
                         new Column<>("Blocked, soonest", 0.2, x -> x.blocked()
                                 .map(b -> b.outlasts()
-                                        ? "outlasts the tank"
-                                        : "flow fails after "
+                                        ? "tank empties first"
+                                        : "low flow after "
                                                 + UnitSystem.figure(b.soonest().seconds() / 60, 1) + " min")
                                 .orElse("not computed"))),
                 assessment.air());
         Point3 parked = project.brief().envelope().attitudes().get(0).gravity().up();
-        pages.section("Drains in the order of the walk round", "parked");
+        pages.section("Drains, walk-around order", "parked");
         pages.table(
                 List.of(
                         new Column<SamplingCard.Drain>("Drain", 0.4, SamplingCard.Drain::name),
-                        new Column<>("Station", 0.2, d -> units.text(d.place().x(), Dimension.LENGTH)),
-                        new Column<>("Butt line", 0.2, d -> units.text(d.place().y(), Dimension.LENGTH)),
-                        new Column<>(
-                                "Water line", 0.2, d -> units.text(d.place().z(), Dimension.LENGTH))),
+                        new Column<>("FS", 0.2, d -> units.text(d.place().x(), Dimension.LENGTH)),
+                        new Column<>("BL", 0.2, d -> units.text(d.place().y(), Dimension.LENGTH)),
+                        new Column<>("WL", 0.2, d -> units.text(d.place().z(), Dimension.LENGTH))),
                 SamplingCard.of(project.system()));
         List<LowPoints.Found> found = LowPoints.of(project.system(), parked).points();
         if (!found.isEmpty()) {
-            pages.section("Low and high points", "as laid out, parked");
+            pages.section("Low and high points", "parked");
             pages.table(
                     List.of(
                             new Column<LowPoints.Found>(
@@ -205,12 +204,8 @@ final class PacketFigures {
                                     .item(f.item())
                                     .map(Item::name)
                                     .orElse(f.item())),
-                            new Column<>(
-                                    "Station", 0.18, f -> units.text(f.place().x(), Dimension.LENGTH)),
-                            new Column<>(
-                                    "Water line",
-                                    0.18,
-                                    f -> units.text(f.place().z(), Dimension.LENGTH))),
+                            new Column<>("FS", 0.18, f -> units.text(f.place().x(), Dimension.LENGTH)),
+                            new Column<>("WL", 0.18, f -> units.text(f.place().z(), Dimension.LENGTH))),
                     found);
         }
     }
@@ -225,13 +220,13 @@ final class PacketFigures {
             List<Attitude> attitudes = Math.abs(parked.pitchRad()) < 1e-6
                     ? List.of(Attitude.ofDegrees("Level", 0, 0))
                     : List.of(Attitude.ofDegrees("Level", 0, 0), parked);
-            pages.page("Gauge of " + t.tank().name(), "true scale: print at 100 %, and measure the 2 in bar");
+            pages.page("Gauge of " + t.tank().name(), "true scale: print at 100%, and measure the 2 in bar");
             pages.text(
                     "Zero is at the unusable fuel, " + units.fineVolume(t.unusable()) + " "
                             + t.source().word() + ". Placard: usable "
                             + units.fineVolume(Math.max(0, t.full() - Math.max(t.placard(), t.unusable())))
                             + ", unusable " + units.fineVolume(Math.max(t.placard(), t.unusable()))
-                            + ". Check against a known amount before it is trusted.",
+                            + ". Check with a measured amount before use.",
                     8.5,
                     false);
             double top = pages.at() + 22;
@@ -267,7 +262,7 @@ final class PacketFigures {
             pdf.line(x, foot, x, foot - high, 0.9, Ink.INK);
             pdf.line(x + 46, foot, x + 46, foot - high, 0.9, Ink.INK);
             pdf.line(x, foot, x + 46, foot, 0.9, Ink.INK);
-            pdf.text(x, foot + 10, piece == 0 ? "foot of the gauge" : "goes on from " + piece, 7, false, Ink.SOFT);
+            pdf.text(x, foot + 10, piece == 0 ? "bottom of the gauge" : "continued from " + piece, 7, false, Ink.SOFT);
             for (GaugeCard.Mark m : marks) {
                 double h = m.reading() * METRE - from;
                 if (h >= 0 && h <= high) {

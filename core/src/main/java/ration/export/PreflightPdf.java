@@ -44,7 +44,7 @@ public final class PreflightPdf {
 
     public static byte[] of(Assessment a, UnitSystem units) throws IOException {
         try (PdfSheet pdf =
-                new PdfSheet("Pre-flight card of " + a.project().name(), PdfSheet.WIDTH, PdfSheet.HEIGHT, true)) {
+                new PdfSheet("Preflight card, " + a.project().name(), PdfSheet.WIDTH, PdfSheet.HEIGHT, true)) {
             PreflightPdf card = new PreflightPdf(pdf, a.project());
             card.page();
             card.temporary();
@@ -79,9 +79,8 @@ public final class PreflightPdf {
         pdf.text(
                 PdfSheet.MARGIN,
                 PdfSheet.HEIGHT - PdfSheet.MARGIN,
-                "The maker's instructions, the inspector and the authority decide. A gauge is checked against a"
-                        + " dipstick, a dipstick"
-                        + " against a known amount.",
+                "Your inspector, the aviation authority and the manufacturers' instructions decide. Check"
+                        + " gauges against the dipstick, the dipstick against a measured amount.",
                 8,
                 false,
                 Ink.SOFT);
@@ -133,7 +132,7 @@ public final class PreflightPdf {
                 .filter(p -> p.life().ends() == Life.Ends.REMOVE)
                 .toList();
         if (!parts.isEmpty()) {
-            title("Off before flight");
+            title("Remove before flight");
             for (Part p : parts) {
                 row(p.name(), List.of("removed"));
             }
@@ -142,13 +141,13 @@ public final class PreflightPdf {
     }
 
     private void drains() throws IOException {
-        title("Drains, in walk-round order");
+        title("Drains, walk-around order");
         List<SamplingCard.Drain> all = SamplingCard.of(project.system());
         for (int i = 0; i < all.size(); i++) {
-            row(i + 1 + "  " + all.get(i).name(), List.of("no water", "no grit", "closed"));
+            row(i + 1 + "  " + all.get(i).name(), List.of("no water", "no debris", "closed, not leaking"));
         }
         if (all.isEmpty()) {
-            row("No drain is laid out.", List.of());
+            row("No drain in the layout.", List.of());
         }
         y += 6;
     }
@@ -160,7 +159,7 @@ public final class PreflightPdf {
             row(name, List.of("open", "clean"));
         }
         for (var t : project.system().tanks()) {
-            row("Cap of " + t.name(), List.of("on", "gasket"));
+            row(t.name() + " filler cap", List.of("secure", "seal good"));
         }
         y += 6;
     }
@@ -192,7 +191,7 @@ public final class PreflightPdf {
     /** Heights at quarters of what can be used, parked; and how far a gauge marked level is off, parked. */
     private void quantity(TankAnswer t, UnitSystem units) throws IOException {
         if (t.tank().fitout().gauge().isEmpty()) {
-            title(t.tank().name() + ": no gauge is laid out");
+            title(t.tank().name() + ": no gauge in the layout");
             return;
         }
         Attitude parked = project.brief().envelope().attitudes().get(0);
@@ -203,7 +202,7 @@ public final class PreflightPdf {
                 + (t.gauge(parked).measured() ? ", by fills" : ", by shape"));
         pdf.text(x, y, "usable " + units.unit(Dimension.VOLUME).symbol(), 8, false, Ink.SOFT);
         pdf.text(x + 88, y, "height " + length.symbol(), 8, false, Ink.SOFT);
-        pdf.text(x + 172, y, "a gauge marked level shows", 8, false, Ink.SOFT);
+        pdf.text(x + 172, y, "a level-marked gauge reads", 8, false, Ink.SOFT);
         y += ROW;
         double worst = 0;
         for (int q = 0; q <= QUARTERS; q++) {

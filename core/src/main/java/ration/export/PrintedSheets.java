@@ -32,8 +32,8 @@ public final class PrintedSheets {
     private static final double BODY = 8;
     private static final double LINE = 12.5;
     private static final String CAUTION =
-            "Computed, not proved. A computed pass is no permission to fly: the inspector, the"
-                    + " authority and the makers' instructions decide.";
+            "Computed, not tested. A computed pass does not approve flight. Your inspector, the aviation"
+                    + " authority and the manufacturers' instructions decide.";
     private static final double DRAWING_WIDTH = 1000;
     private static final double DRAWING_HEIGHT = 640;
 
@@ -89,40 +89,40 @@ public final class PrintedSheets {
         try (PdfSheet pdf = new PdfSheet(project.name() + ", runs sheet")) {
             Pages pages = new Pages(pdf, project.name());
             List<Column<Run>> runs = List.of(
-                    new Column<>("Run", 34, Run::name),
+                    new Column<>("Line", 34, Run::name),
                     new Column<>("From", 96, r -> SheetColumn.FROM.text(s, r)),
                     new Column<>("To", 96, r -> SheetColumn.TO.text(s, r)),
                     new Column<>("Size", 86, r -> r.size().label()),
-                    new Column<>("Made as", 88, r -> SheetColumn.CONSTRUCTION.text(s, r)),
+                    new Column<>("Construction", 88, r -> SheetColumn.CONSTRUCTION.text(s, r)),
                     new Column<>("Length", 42, r -> SheetColumn.LENGTH.text(s, r)),
                     new Column<>("Cut", 54, r -> CutLength.of(s, r).text()),
                     new Column<>("Bends", 72, r -> SheetColumn.BENDS.text(s, r)),
-                    new Column<>("Supports", 46, r -> SheetColumn.SUPPORTS.text(s, r)),
+                    new Column<>("Clamps", 46, r -> SheetColumn.SUPPORTS.text(s, r)),
                     new Column<>("Sleeve", 34, r -> SheetColumn.SLEEVE.text(s, r)),
-                    new Column<>("Moves", 32, r -> SheetColumn.MOVES.text(s, r)),
+                    new Column<>("Ends move", 32, r -> SheetColumn.MOVES.text(s, r)),
                     new Column<>("Torque", 50, r -> SheetColumn.TORQUE.text(s, r)));
-            pages.table("Runs", runs, s.runs());
+            pages.table("Lines", runs, s.runs());
             List<Column<Joints.Joint>> joints = List.of(
-                    new Column<>("Run", 34, j -> j.run().name()),
+                    new Column<>("Line", 34, j -> j.run().name()),
                     new Column<>("At", 110, Joints.Joint::at),
                     new Column<>(
-                            "On the run",
+                            "Line fitting",
                             90,
                             j -> j.end().fitting().map(f -> f.text()).orElse("")),
                     new Column<>(
-                            "Port takes",
+                            "Port thread",
                             90,
                             j -> j.end().port().map(f -> f.text()).orElse("")),
                     new Column<>(
-                            "Made for",
+                            "Fitting for",
                             84,
                             j -> j.end().family().map(Construction::label).orElse("")),
                     new Column<>("Adapter", 130, j -> j.end().adapter()),
                     new Column<>("Sealant", 90, j -> j.end().sealant()),
                     new Column<>("Found", 90, j -> j.state() == Joints.State.GOOD ? "good" : j.message()));
-            pages.table("Joints", joints, Joints.of(s));
+            pages.table("Fittings", joints, Joints.of(s));
             List<Column<Run>> cuts = List.of(
-                    new Column<>("Run", 34, Run::name),
+                    new Column<>("Line", 34, Run::name),
                     new Column<>(
                             "Of",
                             200,
@@ -161,7 +161,7 @@ public final class PrintedSheets {
                 end();
                 pdf.newPage();
                 number++;
-                head(pdf, title, "Runs sheet");
+                head(pdf, title, "Line sheet");
                 y = PdfSheet.MARGIN + 48;
             }
         }

@@ -11,7 +11,7 @@ import ration.project.Project;
 public final class SamplingPdf {
 
     private static final double ROW = 30;
-    private static final List<String> BOXES = List.of("colour", "water", "grit", "closed");
+    private static final List<String> BOXES = List.of("color", "water", "debris", "drain closed");
 
     private SamplingPdf() {}
 
@@ -46,7 +46,7 @@ public final class SamplingPdf {
             }
             if (drains.isEmpty()) {
                 pdf.newPage();
-                pdf.text(PdfSheet.MARGIN, head(pdf, project), "No drain is laid out.", 13, true, Ink.RUST_TEXT);
+                pdf.text(PdfSheet.MARGIN, head(pdf, project), "No drain in the layout.", 13, true, Ink.RUST_TEXT);
             }
             return pdf.bytes();
         }
@@ -63,8 +63,8 @@ public final class SamplingPdf {
         pdf.text(
                 PdfSheet.MARGIN,
                 PdfSheet.MARGIN + 32,
-                "Left side to the nose, and back along the right. Wait after filling. Catch"
-                        + " each sample and look at it against the light; again until it is clean.",
+                "Left side, nose, right side. Wait after fueling for water to settle. Catch each sample, hold"
+                        + " it to the light; repeat until clean.",
                 9,
                 false,
                 Ink.SOFT);

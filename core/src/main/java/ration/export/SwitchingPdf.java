@@ -21,7 +21,7 @@ public final class SwitchingPdf {
     private SwitchingPdf() {}
 
     public static byte[] of(Project project, Flight flight, UnitSystem units) throws IOException {
-        try (PdfSheet pdf = new PdfSheet("Switching card of " + project.name())) {
+        try (PdfSheet pdf = new PdfSheet("Fuel management card, " + project.name())) {
             double y = Double.MAX_VALUE;
             List<FlightEvent> rows = new ArrayList<>(flight.switches().stream()
                     .filter(e -> e.minutes() <= flight.landing().minutes())
@@ -50,7 +50,8 @@ public final class SwitchingPdf {
                         10,
                         false,
                         Ink.INK);
-                pdf.text(PdfSheet.WIDTH - PdfSheet.MARGIN - 150, y, "read: ____________________", 10, false, Ink.SOFT);
+                pdf.text(
+                        PdfSheet.WIDTH - PdfSheet.MARGIN - 150, y, "gauges: ____________________", 10, false, Ink.SOFT);
                 y += ROW;
             }
             return pdf.bytes();
@@ -58,7 +59,7 @@ public final class SwitchingPdf {
     }
 
     private static double head(PdfSheet pdf, Project project, Flight flight, UnitSystem units) throws IOException {
-        pdf.text(PdfSheet.MARGIN, PdfSheet.MARGIN + 14, project.name() + ", switching card", 15, true, Ink.INK);
+        pdf.text(PdfSheet.MARGIN, PdfSheet.MARGIN + 14, project.name() + ", fuel management card", 15, true, Ink.INK);
         pdf.text(
                 PdfSheet.MARGIN,
                 PdfSheet.MARGIN + 32,
@@ -73,7 +74,7 @@ public final class SwitchingPdf {
         pdf.text(
                 PdfSheet.MARGIN,
                 PdfSheet.HEIGHT - PdfSheet.MARGIN,
-                "Dip the tanks before flight. What the gauges read decides, not this card. "
+                "Dip the tanks before flight. The gauges and your dipstick decide, not this card. "
                         + "Date: ____________   By: ____________",
                 9,
                 false,

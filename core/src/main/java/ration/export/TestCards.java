@@ -148,8 +148,8 @@ public final class TestCards {
         double x = EDGE + pdf.width("Card " + n, 15, true) + 12;
         double size = pdf.width(p.wanted().name(), 15, true) > 330 ? 12 : 15;
         pdf.text(x, EDGE + 14, p.wanted().name(), size, true, Ink.INK);
-        right(EDGE + 5, project.name() + ", mark " + mark, 7.5);
-        right(EDGE + 15, "closes " + p.wanted().kind().closes(), 7.5);
+        right(EDGE + 5, project.name() + ", document ID " + mark, 7.5);
+        right(EDGE + 15, "verifies " + p.wanted().kind().closes(), 7.5);
         pdf.line(EDGE, EDGE + 22, WIDTH - EDGE, EDGE + 22, 1.4, Ink.INK);
     }
 
@@ -161,7 +161,7 @@ public final class TestCards {
     private void column(Programme.Proof p) throws IOException {
         double at = EDGE + 40;
         at = words(
-                "What is asked",
+                "Requirement",
                 p.wanted().asks().substring(0, 1).toUpperCase(java.util.Locale.ROOT)
                         + p.wanted().asks().substring(1) + ". " + p.wanted().source() + ".",
                 at);
@@ -169,18 +169,17 @@ public final class TestCards {
         String predicted = p.outcome().predicted().in(units);
         if (!needs.isEmpty() || !predicted.isEmpty()) {
             at = words(
-                    "In figures",
+                    "Figures",
                     (needs.isEmpty() ? "" : "Needs " + needs + ". ")
                             + (predicted.isEmpty()
                                     ? ""
-                                    : "Computed " + predicted
-                                            + ": a figure far from it is a mistake before it is news."),
+                                    : "Computed " + predicted + ". If far off, suspect the measurement first."),
                     at);
         }
         if (p.wanted().kind() == TestKind.FLOW || p.wanted().kind() == TestKind.PUMP_FLOW) {
             at = strip(p, at);
         }
-        words("Have ready", ready(p.wanted().kind()), at);
+        words("Equipment", ready(p.wanted().kind()), at);
     }
 
     private double words(String title, String text, double at) throws IOException {
@@ -204,7 +203,7 @@ public final class TestCards {
         double low = Math.floor(need * 0.85);
         double high = Math.ceil(need * 1.2);
         double scale = LEFT / (high - low);
-        pdf.text(EDGE, at, "Mark the smallest run here", 9, true, Ink.INK);
+        pdf.text(EDGE, at, "Mark the lowest run here", 9, true, Ink.INK);
         pdf.text(EDGE + LEFT - 20, at, units.unit(Dimension.FLOW).symbol(), 7.5, false, Ink.SOFT);
         double top = at + 10;
         double thin = EDGE + (need * (1 + Verdict.THIN_SHARE) - low) * scale;
@@ -286,7 +285,7 @@ public final class TestCards {
         if (Form.of(w.kind()).isEmpty()) {
             return switch (s.asks()) {
                 case POUR -> List.of("poured 1", "poured 2", "poured 3");
-                case ATTITUDE -> List.of("pitch \u00b0", "bank \u00b0");
+                case ATTITUDE -> List.of("pitch \u00b0", "tilt \u00b0");
                 case SELECT -> List.of("position");
                 case BACK -> List.of("back 1", "back 2", "back 3");
                 case READING -> List.of("height 1", "height 2", "height 3", "height 4", "height 5", "height 6");
@@ -323,18 +322,18 @@ public final class TestCards {
 
     private static String ready(TestKind kind) {
         return switch (kind) {
-            case DRAIN -> "ramp, chocks, rope, level, marked can, funnel, bonding leads, extinguisher";
+            case DRAIN -> "ramp, chocks, tie-down, level, marked can, funnel, bonding leads, extinguisher";
             case FILL, TOP_OFF, LEVEL_SENDER ->
                 "marked can or a meter, funnel, bonding leads, marking pen, extinguisher";
             case FLOW, PUMP_FLOW ->
-                "ramp, chocks, rope, level, funnel, two marked cans, bonding leads, stopwatch, plug for the"
+                "ramp, chocks, tie-down, level, funnel, two marked cans, bonding leads, stopwatch, plug for the"
                         + " line, extinguisher";
-            case DEAD_HEAD, GAUGE_CHECK -> "gauge, clear hose, smooth jaws and a towel, volt-meter, extinguisher";
+            case DEAD_HEAD, GAUGE_CHECK -> "gauge, clear hose, smooth-jaw clamp and cloth, voltmeter, extinguisher";
             case OVERNIGHT, FIRST_RUN -> "dry blue paper towel, light, mirror, extinguisher";
             case TANK_PRESSURE, LINE_PRESSURE ->
                 "column of water or a hand pump with a gauge, plugs, soap, thermometer";
             case SELECTOR_OFF, CHECK_HOLDS -> "can, bonding lead, clock, extinguisher";
-            case VENTS -> "bulb or clear hose, strip of tape, somebody at the tip";
+            case VENTS -> "squeeze bulb, strip of tape, helper at the vent outlet";
             case DRAINS -> "bowl, a cup of water, level, extinguisher";
             case FLOW_SENDER -> "marked can, counter, bonding leads, extinguisher";
             case RUN_LOG, HOT_RESTART -> "thermocouples, logger, chocks, somebody at the controls, extinguisher";
@@ -345,7 +344,7 @@ public final class TestCards {
         double top = FOOT;
         pdf.line(EDGE, top, WIDTH - EDGE, top, 0.8, Ink.INK);
         double x = EDGE;
-        String[] labels = {"Date", "Fuel \u00b0C", "Can or gauge, off by", "Clock", "Done by", "Witness", "Photos"};
+        String[] labels = {"Date", "Fuel \u00b0C", "Instrument error", "Clock", "Done by", "Witness", "Photos"};
         double[] wide = {60, 44, 104, 52, 112, 112, 44};
         for (int i = 0; i < labels.length; i++) {
             pdf.text(x, top + 11, labels[i], 7, false, Ink.SOFT);

@@ -44,7 +44,7 @@ public final class UpkeepFiles {
                         + (Double.isNaN(d.atHours())
                                 ? ""
                                 : "; or at " + ration.quantity.UnitSystem.figure(d.atHours(), 1) + " h")
-                        + ". The maker's instructions come first.");
+                        + ". The manufacturer's instructions take precedence.");
                 event.setDateStart(new DateStart(day(on)));
                 event.setDateTimeStamp(
                         Date.from(today.atStartOfDay(ZoneOffset.UTC).toInstant()));

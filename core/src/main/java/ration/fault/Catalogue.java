@@ -113,40 +113,49 @@ public final class Catalogue {
     /** What a fault is of, where it is more than its item; empty where it is the item. */
     public static String whole(Fault f) {
         return switch (f.kind()) {
-            case SUPPLY_DEAD -> f.port().isEmpty() ? "Electric supply" : "Electric supply, " + f.port() + " bus";
+            case SUPPLY_DEAD -> f.port().isEmpty() ? "Electrical power" : "Electrical power, " + f.port() + " bus";
             case FUEL_VOLATILE -> "Fuel";
             default -> "";
         };
     }
 
-    /** How it failed, after the name of the part: pinched to 0.7 of its bore. */
+    /** How it failed, after the name of the part: pinched to 70% of bore. */
     public static String words(Fault f) {
         String degree = degree(f);
-        return f.kind() == Kind.SUPPLY_DEAD ? "dead" : f.kind().words() + (degree.isEmpty() ? "" : " " + degree);
+        return switch (f.kind()) {
+            case SUPPLY_DEAD -> "lost";
+            case FILTER_FOULED ->
+                Double.isInfinite(f.severity()) ? "clogged" : f.kind().words();
+            default -> f.kind().words() + (degree.isEmpty() ? "" : " " + degree);
+        };
     }
 
     private static int decimals(double severity) {
         return severity >= 1 ? 0 : Math.abs(severity * 10 - Math.rint(severity * 10)) < 1e-9 ? 1 : 2;
     }
 
-    /** How bad, in words: pinched to 0.7 of its bore; empty where the way says it all. */
+    private static String percent(double share) {
+        return ration.quantity.UnitSystem.figure(100 * share, 0) + "%";
+    }
+
+    /** How bad, in words: pinched to 70% of bore; empty where the way says it all. */
     private static String degree(Fault f) {
         String figure = Double.isInfinite(f.severity())
                 ? "shut"
                 : ration.quantity.UnitSystem.figure(f.severity(), decimals(f.severity()));
         return switch (f.kind()) {
             case OUTLET_CLOGGED, SENDER_CLOGGED ->
-                Double.isInfinite(f.severity()) ? "shut" : figure + " times its loss";
-            case FILTER_FOULED -> Double.isInfinite(f.severity()) ? "shut" : "";
-            case LINE_PINCHED -> "to " + figure + " of its bore";
-            case SELECTOR_BETWEEN, PUMP_WEAK -> figure + " left";
+                Double.isInfinite(f.severity()) ? "" : "(" + figure + " \u00d7 clean loss)";
+            case LINE_PINCHED -> "to " + percent(f.severity()) + " of bore";
+            case SELECTOR_BETWEEN -> "(" + percent(f.severity()) + " of area)";
+            case PUMP_WEAK -> "(" + percent(f.severity()) + " pressure)";
             case REGULATOR_STUCK_OPEN ->
                 f.severity() < 0.5
                         ? "by a hole of " + ration.quantity.UnitSystem.figure(Unit.INCH.fromSi(f.severity()), 3) + " in"
                         : "";
             case FUEL_VOLATILE ->
                 f.severity() < 2 * CLASS
-                        ? "by a class"
+                        ? "by 1 class"
                         : "by " + ration.quantity.UnitSystem.figure(f.severity() / CLASS, 0) + " classes";
             default -> "";
         };

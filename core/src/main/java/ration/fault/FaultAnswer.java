@@ -92,11 +92,11 @@ public record FaultAnswer(
 
     /** In which of four groups it stands. */
     public enum Group {
-        NO_WAY_OUT("No way out", "nothing the pilot can switch brings the flow back"),
-        TOO_LATE("Seen too late", "seen less than a minute before flow fails"),
-        WAY_OUT("With a way out", "seen in time, and a switch brings it back"),
+        NO_WAY_OUT("No pilot action", "nothing the pilot can switch restores flow"),
+        TOO_LATE("Warning too late", "under 1 min before flow drops below demand"),
+        WAY_OUT("Recoverable", "indicated in time, pilot action restores flow"),
         NO_HARM("Flow still meets demand", "no pilot action needed for flow"),
-        NOT_SHOWN("Not shown", "not computed: counts as not held");
+        NOT_SHOWN("Not shown", "not computed; never counts as good");
 
         private final String label;
         private final String words;

@@ -109,7 +109,7 @@ public final class FaultRemedies {
                             && !t.fitout().secondAir())
                     .forEach(t -> all.add(new Change(
                             "Vented cap on " + t.name(),
-                            "a second way in for the air, where ice and wasps do not reach both",
+                            "second air source, placed so ice or insects cannot block both",
                             Edit.onItem(
                                     "Vent the cap of " + t.name(),
                                     t.id(),
@@ -120,27 +120,27 @@ public final class FaultRemedies {
         system.all(Header.class)
                 .forEach(h -> all.add(new Change(
                         "Header twice as large, " + h.name(),
-                        units.fineVolume(2 * h.capacity().si()) + ", the same height",
+                        units.fineVolume(2 * h.capacity().si()) + ", same height",
                         Edit.onItem("Enlarge " + h.name(), h.id(), Header.class, FaultRemedies::doubled))));
         if (system.all(FlowSender.class).findAny().isEmpty()) {
             beforeTheEngine()
                     .ifPresent(r -> all.add(new Change(
                             "Flow sender in " + r.name(),
-                            "shows it while there is time; costs its loss",
+                            "indicates in time; adds its pressure drop",
                             Edit.of("Fit a flow sender", p -> fitted(p, r.id(), NewItem.FLOW_SENDER)))));
         }
         if (system.all(GaugePort.class).noneMatch(g -> g.shows() == GaugePort.Shows.PRESSURE)) {
             beforeTheEngine()
                     .ifPresent(r -> all.add(new Change(
                             "Pressure sender in " + r.name(),
-                            "a needle that falls while there is time; costs nothing",
+                            "gauge drops in time; no pressure drop",
                             Edit.of("Fit a pressure sender", p -> fitted(p, r.id(), NewItem.PRESSURE_SENDER)))));
         }
         system.all(Header.class)
                 .filter(h -> h.build().lowLight().isEmpty())
                 .forEach(h -> all.add(new Change(
                         "Low light in " + h.name(),
-                        "at two thirds of its" + " height: shows while there is time that it falls; costs nothing",
+                        "at 2/3 height: warns in time; no pressure drop",
                         Edit.onItem(
                                 "Fit a low light in " + h.name(),
                                 h.id(),
@@ -181,7 +181,7 @@ public final class FaultRemedies {
                                         .flatMap(Strainer::fouled)
                                         .map(r -> new Change(
                                                 "Larger strainer, " + item.name(),
-                                                "half its fouled loss",
+                                                "half the dirty-filter loss",
                                                 Edit.onItem(
                                                         "Enlarge " + item.name(),
                                                         item.id(),
@@ -193,7 +193,7 @@ public final class FaultRemedies {
                                         .flatMap(Filter::fouled)
                                         .map(r -> new Change(
                                                 "Larger filter, " + item.name(),
-                                                "half its fouled loss",
+                                                "half the dirty-filter loss",
                                                 Edit.onItem(
                                                         "Enlarge " + item.name(),
                                                         item.id(),
@@ -204,9 +204,9 @@ public final class FaultRemedies {
                         .toList();
             case FUEL_VOLATILE ->
                 List.of(new Change(
-                        "Sleeve on every run",
-                        "keeps heat out between the firewall and the engine",
-                        Edit.of("Sleeve the runs", FaultRemedies::sleeved)));
+                        "Sleeve on every line",
+                        "insulates lines forward of the firewall",
+                        Edit.of("Sleeve the lines", FaultRemedies::sleeved)));
             case VENT_SHUT,
                     VENT_HOLDS_LIQUID,
                     CAP_LOST,
@@ -243,7 +243,7 @@ public final class FaultRemedies {
                         p.name() + " on a second bus",
                         "its own switch, breaker and ground, from another source",
                         Edit.onItem(
-                                "Hang " + p.name() + " on a second bus",
+                                "Move " + p.name() + " on a second bus",
                                 p.id(),
                                 Pump.class,
                                 x -> x.withBuild(x.build().withBus(p.bus().equals("second") ? "third" : "second")))))
@@ -255,9 +255,9 @@ public final class FaultRemedies {
         return Topology.of(system).leaving(p.id()).stream()
                 .findFirst()
                 .map(r -> new Change(
-                        "A second pump behind " + p.name(),
-                        "the same again, on a bus of its own",
-                        Edit.of("Fit a second pump behind " + p.name(), project -> another(project, p, r.id()))));
+                        "Second pump after " + p.name(),
+                        "same type, on its own bus",
+                        Edit.of("Fit a second pump after " + p.name(), project -> another(project, p, r.id()))));
     }
 
     private static Project another(Project project, Pump like, String run) {
@@ -278,7 +278,7 @@ public final class FaultRemedies {
                         .map(p -> new Change(
                                 "Relief in " + p.name(),
                                 "opens at " + units.text(RELIEVED * m.si(), ration.quantity.Dimension.PRESSURE)
-                                        + ", within what the inlet takes",
+                                        + ", within the inlet maximum",
                                 Edit.onItem(
                                         "Relieve " + p.name(),
                                         p.id(),

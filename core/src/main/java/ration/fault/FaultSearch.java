@@ -95,9 +95,8 @@ public final class FaultSearch {
         Steps steps = new Steps(progress, some.size());
         return some.parallelStream()
                 .map(f -> {
-                    FaultAnswer answer = stop.getAsBoolean()
-                            ? search.unknown(f, "Not asked: the search was stopped.")
-                            : search.guarded(f);
+                    FaultAnswer answer =
+                            stop.getAsBoolean() ? search.unknown(f, "Not run: stopped.") : search.guarded(f);
                     steps.done();
                     return answer;
                 })
@@ -126,15 +125,15 @@ public final class FaultSearch {
                 .orElseThrow();
         CaseAnswer c = first.sound();
         String why = !c.answered()
-                ? "it has no answer"
+                ? "it did not solve"
                 : FaultCases.arrives(c) < 1
-                        ? UnitSystem.figure(FaultCases.arrives(c), 2) + "\u00d7 arrives"
+                        ? UnitSystem.figure(FaultCases.arrives(c), 2) + "\u00d7 demand available"
                         : FaultCases.over(assessment, c)
-                                ? "the inlet stands over the most pressure it takes"
+                                ? "inlet pressure is above its maximum"
                                 : "it boils on the hot day";
-        return (all.size() - cases.size()) + " of " + all.size() + " cases do not hold with nothing failed, such as "
+        return (all.size() - cases.size()) + " of " + all.size() + " cases already fail with nothing failed, such as "
                 + c.label(system, units) + ": " + why
-                + ". No failure is asked there: each is told by what it adds in the others.";
+                + ". No failure is run there: each is judged by what it adds in the others.";
     }
 
     private static final Comparator<FaultAnswer> WORST_FIRST = Comparator.comparing(FaultAnswer::group)
@@ -150,7 +149,7 @@ public final class FaultSearch {
         try {
             return said(answer(f));
         } catch (RuntimeException e) {
-            return unknown(f, "It could not be worked out: " + e.getMessage());
+            return unknown(f, "Not computed: " + e.getMessage());
         }
     }
 
@@ -224,10 +223,7 @@ public final class FaultSearch {
     private FaultAnswer answer(Fault f) {
         // a taxi that holds does not make up for a take-off that does not
         if (cases.stream().allMatch(Asked::flown)) {
-            return unknown(
-                    f,
-                    "No case with all pumps on brings the engine its demand, so nothing is known of what a"
-                            + " fault takes away.");
+            return unknown(f, "Demand is not met even with all pumps on: failures cannot be judged.");
         }
         if (f.kind() == Kind.FUEL_VOLATILE) {
             return volatility(f);
@@ -379,12 +375,12 @@ public final class FaultSearch {
         Project risen = project.with(project.heat().risen(f.severity()));
         Optional<VaporAnswer> hot = VaporAnswer.of(risen, assessment.cases(), HeatFigure.TANK_FUEL, HeatFigure.NEEDED);
         if (hot.isEmpty()) {
-            return unknown(f, "No case feeds the engine, so nothing is known of where it would boil.");
+            return unknown(f, "No case feeds the engine: vapor margin not computed.");
         }
         VaporAnswer least = hot.get();
         Condition failed = least.look().condition().with(f);
         String at = least.look().label(system, units);
-        String where = least.label(project);
+        String where = least.label(project, units);
         if (least.degrees() >= 0) {
             return new FaultAnswer(
                     f,
@@ -397,7 +393,7 @@ public final class FaultSearch {
                     List.of(),
                     Optional.empty(),
                     Verdict.HOLDS,
-                    VaporAnswer.signed(least.degrees()) + " are left before it boils: " + where + ".");
+                    units.difference(least.degrees()) + " vapor margin: " + where + ".");
         }
         return least.fuelSaid()
                 ? new FaultAnswer(
@@ -411,35 +407,32 @@ public final class FaultSearch {
                         List.of(),
                         Optional.empty(),
                         Verdict.FAILS,
-                        "It boils on the hot day: " + where
-                                + ". Nothing fitted here shows it before; what arrives then is taken as nothing.")
-                : unknown(f, "Which fuel is bought is not said, so it is not known what boils more easily.");
+                        "Boils on the hot day: " + where + ". No indication beforehand; flow taken as zero.")
+                : unknown(f, "Fuel class not set: a more volatile one cannot be judged.");
     }
 
     /** Faults whose harm is not a lack of flow: what the network says of them is not the answer. */
     private static final Map<Kind, String> BEYOND = Map.of(
             Kind.WATER,
-            "Water goes to the engine once it stands higher than the outlet of the bowl. How much gets there, and"
-                    + " how the engine runs on it, is not computed: drain before flight.",
+            "Water reaches the engine once it rises above the bowl outlet. Amount and effect not computed:"
+                    + " drain before flight.",
             Kind.INDICATION_FROZEN,
-            "The fuel does not feel it. Whether it is noticed depends"
-                    + " on clock and dipstick, which are not computed.",
+            "No effect on flow. Noticing it depends on clock and dipstick: not computed.",
             Kind.INDICATION_WRONG,
-            "The fuel does not feel it. Who trusts the gauge runs a tank dry or turns back"
-                    + " for nothing: clock and dipstick are not computed.",
+            "No effect on flow. A wrong gauge can run a tank dry or cause a needless return: clock and dipstick"
+                    + " are not computed.",
             Kind.NEEDLE_STUCK_OPEN,
-            "Enough arrives, and too much: it floods. How the" + " engine runs then is not computed.",
+            "Flow is excessive: carburetor floods. Engine effect not computed.",
             Kind.REFERENCE_OFF,
-            "The mixture goes rich or lean with the throttle: how the engine" + " runs then is not computed.",
+            "Mixture goes rich or lean with throttle. Engine effect not computed.",
             Kind.SELECTOR_LEAKS,
-            "Fuel creeps into a tank that is shut off, or out of it: when that one"
-                    + " runs over or dry is not computed.",
+            "Fuel transfers to or from a tank that is off. Time to overflow or empty not computed.",
             Kind.SELECTOR_STUCK,
-            "What is in the tanks it is not set to cannot be reached, and OFF cannot be set. How long the"
-                    + " rest lasts goes by when it happens: let it fail on Flight.",
+            "Fuel in the other tanks cannot be reached, and OFF cannot be selected. Remaining time depends on"
+                    + " when it happens: set it to fail on Flight.",
             Kind.FLAPPER_STUCK,
             "Held open, fuel runs away from the outlet in a slip; held shut, its bay does"
-                    + " not drain. Neither is computed: the level is taken as one.");
+                    + " not drain. Not computed: one fuel level assumed.");
 
     /** What enough flow does not answer. */
     private FaultAnswer enough(Fault f, List<Row> own) {
@@ -453,21 +446,20 @@ public final class FaultSearch {
                 .orElse(Double.NEGATIVE_INFINITY);
         boolean shutsBack = f.kind() == Kind.REGULATOR_STUCK_SHUT || f.kind() == Kind.RETURN_BLOCKED;
         String stands =
-                shutsBack && at > 0 ? " The inlet stands at " + units.text(at, Dimension.PRESSURE) + " at most." : "";
+                shutsBack && at > 0 ? " Inlet pressure " + units.text(at, Dimension.PRESSURE) + " maximum." : "";
         boolean limit = system.inlet().flatMap(i -> i.maximumPressure()).isPresent();
         String open = f.kind() == Kind.FUEL_LEAK
                 ? "Flow meets demand, but fuel is leaking: fire risk, not computed. Isolate that line if"
                         + " another feed is available. Land as soon as possible."
                 : f.kind() == Kind.CAP_LOST
-                        ? "Enough arrives, but rain comes in and the air over the wing draws fuel out: how"
-                                + " much, and what endurance is"
-                                + " left, are not computed."
+                        ? "Flow meets demand, but rain enters and suction over the wing draws fuel out. Amount"
+                                + " and endurance not computed."
                         : header(f)
-                                .map(h -> "Enough arrives, but air no longer comes into " + h.name()
-                                        + ": its reserve is gone, and it stands at "
+                                .map(h -> "Flow meets demand, but no air enters " + h.name()
+                                        + ": its endurance is lost, and its pressure is "
                                         + units.text(stands(h, own), Dimension.PRESSURE)
-                                        + ". What it bears is not said.")
-                                .orElse(shutsBack && !limit ? "The most the inlet takes is not said." + stands : "");
+                                        + ". Pressure limit not entered.")
+                                .orElse(shutsBack && !limit ? "Maximum inlet pressure not entered." + stands : "");
         if (!open.isEmpty()) {
             return in(f, r, Harm.BEYOND, r.share(), Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN, open);
         }
@@ -480,7 +472,7 @@ public final class FaultSearch {
                 List.of(),
                 Optional.empty(),
                 Verdict.HOLDS,
-                "The demand is met with nothing done." + stands);
+                "Demand is met with no pilot action." + stands);
     }
 
     /** The header whose air a fault shuts off: its vent, or the line from it. */
@@ -519,12 +511,11 @@ public final class FaultSearch {
                 Harm.PRESSURE,
                 r.share(),
                 0,
-                List.of(new Seen("the engine runs rich or floods", 0)),
+                List.of(new Seen("engine runs rich or floods", 0)),
                 Optional.empty(),
                 Verdict.FAILS,
-                "The inlet stands at "
-                        + units.text(stands, Dimension.PRESSURE) + ", over the " + units.text(most, Dimension.PRESSURE)
-                        + " it takes; without the failure it stands at "
+                "Inlet pressure " + units.text(stands, Dimension.PRESSURE) + "; maximum "
+                        + units.text(most, Dimension.PRESSURE) + "; without the failure "
                         + units.text(r.sound().inletPressureAtDemand(system).orElse(Double.NaN), Dimension.PRESSURE)
                         + ".");
     }
@@ -580,15 +571,15 @@ public final class FaultSearch {
     private String lackWords(Row r) {
         String obstacle = r.now().obstacle(system);
         return r.boils()
-                ? "It boils on the hot day: " + VaporAnswer.signed(r.degrees()) + " are left, where "
-                        + VaporAnswer.signed(FaultCases.degrees(
+                ? "Boils on the hot day: margin " + units.difference(r.degrees()) + ", where "
+                        + units.difference(FaultCases.degrees(
                                         assessment, r.sound(), r.asked().airs())
-                                .orElse(0)) + " were. What arrives then is taken as nothing."
+                                .orElse(0)) + " was. Flow taken as zero."
                 : !obstacle.isEmpty()
                         ? obstacle
-                        : "Only " + units.figure(r.now().capacity().inletFlow(), Dimension.FLOW) + " of "
+                        : "Available flow " + units.figure(r.now().capacity().inletFlow(), Dimension.FLOW) + " of "
                                 + units.text(r.sound().need(), Dimension.FLOW)
-                                + " arrive at the least pressure the inlet takes.";
+                                + " demand, at minimum inlet pressure.";
     }
 
     private FaultAnswer judged(
@@ -665,7 +656,7 @@ public final class FaultSearch {
                         List.of(),
                         Optional.empty(),
                         Verdict.HOLDS,
-                        "It gives nothing in any case.");
+                        "This tank does not feed in any case.");
     }
 
     /** Air over the fuel of the tanks that a shut vent starves, m3. */
@@ -682,8 +673,8 @@ public final class FaultSearch {
         Lasting with = lasting(r.now().condition(), r.sound().need());
         String shell = with.suction() < BEARS
                 ? ""
-                : " The air over the fuel falls " + units.text(with.suction(), Dimension.PRESSURE)
-                        + " under ambient: what the tank's shell bears is not said.";
+                : " Tank vacuum reaches " + units.text(with.suction(), Dimension.PRESSURE)
+                        + "; collapse limit not entered.";
         // sound, it need not be followed further than that
         boolean outlasts = Double.isInfinite(with.minutes())
                 || !Double.isInfinite(Lasting.minutes(
@@ -701,7 +692,7 @@ public final class FaultSearch {
                     List.of(),
                     ways.from(r.sound()),
                     Verdict.NOT_SHOWN,
-                    "The pumps go on drawing." + shell);
+                    "The pumps keep drawing." + shell);
         }
         if (outlasts) {
             return in(
@@ -713,9 +704,9 @@ public final class FaultSearch {
                     List.of(),
                     Optional.empty(),
                     Verdict.HOLDS,
-                    "The fuel ends before the trapped air holds it back"
+                    "Tank empties before vacuum stops the flow"
                             + (Double.isInfinite(with.minutes())
-                                    ? "; looked " + UnitSystem.figure(AHEAD, 0) + " min ahead."
+                                    ? " (checked " + UnitSystem.figure(AHEAD, 0) + " min ahead)."
                                     : "."));
         }
         List<Seen> seen = indications.falls(r.sound(), with);
@@ -727,10 +718,9 @@ public final class FaultSearch {
                 with.minutes(),
                 seen,
                 ways.from(r.sound()),
-                "The air over the fuel thins as fuel leaves, without time to take up"
-                        + " heat: " + units.fineVolume(with.fed())
-                        + " feed before the inlet has just its least pressure."
-                        + (seen.isEmpty() ? " Nothing fitted here shows it before." : "") + shell);
+                "Vacuum builds as fuel leaves (adiabatic): " + units.fineVolume(with.fed())
+                        + " flows before inlet pressure reaches its minimum."
+                        + (seen.isEmpty() ? " No installed gauge shows it first." : "") + shell);
     }
 
     private boolean starved(Fault f, Tank tank) {

@@ -41,11 +41,11 @@ public record FaultSum(boolean asked, int all, int shorts, int notShown, Verdict
 
     /** How many end short, in words. */
     public String shortWords() {
-        return asked ? shorts + " faults fail" : "faults not asked";
+        return asked ? shorts + " failures cut flow" : "failures not run";
     }
 
     /** How many are not computed, in words; nothing where none was asked. */
     public String notShownWords() {
-        return asked ? notShown + " faults not shown" : "";
+        return asked ? notShown + " failures Not shown" : "";
     }
 }

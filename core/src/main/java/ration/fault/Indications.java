@@ -67,11 +67,11 @@ final class Indications {
         if (indicated && now.condition().faults().supplyDead(Pump.Build.MAIN_BUS)) {
             // the indication goes with the supply, and that is seen
             all.clear();
-            all.add(new Seen("the needles go dark", 0));
+            all.add(new Seen("electric gauges lose power", 0));
         }
         all.sort(Comparator.comparingDouble(Seen::minutes));
         if (all.isEmpty() && !Double.isInfinite(minutes) && !Double.isNaN(minutes)) {
-            all.add(new Seen("the engine falters", minutes));
+            all.add(new Seen("engine loses power", minutes));
         }
         return all;
     }

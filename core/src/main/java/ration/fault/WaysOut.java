@@ -143,7 +143,7 @@ final class WaysOut {
                     .label());
         }
         if (after.power != Power.TAKE_OFF && after.power != before.engine().power()) {
-            words.add("power to " + after.power.label().toLowerCase(java.util.Locale.ROOT));
+            words.add("reduce to " + after.power.label().toLowerCase(java.util.Locale.ROOT) + " power");
         }
         return String.join(", ", words);
     }

@@ -65,11 +65,11 @@ public final class Attachments {
     public static HangarTest.Photo attach(Path document, Path chosen) throws ProjectFileException {
         try {
             if (!Files.isRegularFile(chosen)) {
-                throw new ProjectFileException(chosen.getFileName() + " is no file.");
+                throw new ProjectFileException(chosen.getFileName() + " is not a file.");
             }
             if (Files.size(chosen) > MOST_BYTES) {
                 throw new ProjectFileException(chosen.getFileName() + " is " + (Files.size(chosen) >> 20)
-                        + " MB; what is kept beside a document is at most " + (MOST_BYTES >> 20)
+                        + " MB; the limit for attachments is " + (MOST_BYTES >> 20)
                         + " MB. Shorten it, or keep it elsewhere and name it in a note.");
             }
             String wrong = HangarTest.Photo.wrong(chosen.getFileName().toString());

@@ -68,8 +68,7 @@ public record LogTable(List<Column> columns, int skipped) {
         String plain = text.startsWith("\ufeff") ? text.substring(1) : text;
         List<String> lines = plain.lines().filter(l -> !l.isBlank()).limit(40).toList();
         if (lines.size() < 3) {
-            throw new IllegalArgumentException(
-                    "The file has no table: three lines or more are wanted, names and readings.");
+            throw new IllegalArgumentException("No table in the file: it needs 3 or more lines, names and readings.");
         }
         char by = delimiter(lines);
         CSVFormat format = CSVFormat.DEFAULT
@@ -167,7 +166,7 @@ public record LogTable(List<Column> columns, int skipped) {
         if (rows.size() < 3 || good < 2 || skipped > rows.size()) {
             throw new IllegalArgumentException("This is no table of readings: " + rows.size() + " lines with numbers, "
                     + good + (good == 1 ? " column" : " columns")
-                    + " of them. A column of times and one of temperatures are wanted.");
+                    + " of them. It needs a column of times and one of temperatures.");
         }
         return new LogTable(columns, skipped);
     }

@@ -77,7 +77,7 @@ public final class ProjectFile {
             if (size > LARGEST) {
                 throw new ProjectFileException(String.format(
                         java.util.Locale.ROOT,
-                        "%s is %d MB; a document is at most %d MB. It was not opened.",
+                        "%s is %d MB; the limit is %d MB. Not opened.",
                         file.getFileName(),
                         size >> 20,
                         LARGEST >> 20));
@@ -86,12 +86,12 @@ public final class ProjectFile {
                 if (!Files.exists(file)) {
                     throw new NoSuchFileException(file.toString());
                 }
-                throw new ProjectFileException(file + " is no file and was not opened.");
+                throw new ProjectFileException(file + " is not a file. Not opened.");
             }
             byte[] bytes = Files.readAllBytes(file);
             return new Opened(read(bytes, file.getFileName().toString()), DocumentStamp.of(file, bytes));
         } catch (NoSuchFileException e) {
-            throw new ProjectFileException("There is no file " + file + ".");
+            throw new ProjectFileException("No file " + file + ".");
         } catch (IOException e) {
             throw new ProjectFileException(file + " cannot be read: " + FileTrouble.why(file, e) + ".");
         }
@@ -122,7 +122,7 @@ public final class ProjectFile {
                 return demo(name);
             }
         }
-        throw new ProjectFileException("There is no demo called " + written.strip() + ". There are: "
+        throw new ProjectFileException("No example called " + written.strip() + ". There are: "
                 + String.join(", ", demos()) + "; " + String.join(", ", systems()) + ".");
     }
 
@@ -131,7 +131,7 @@ public final class ProjectFile {
         try (InputStream in = ProjectFile.class.getResourceAsStream(
                 "/demos/" + (systems().contains(name) ? "more/" : "") + name + ENDING)) {
             if (in == null || !name.matches("[a-z0-9-]+")) {
-                throw new ProjectFileException("There is no demo called " + name + ".");
+                throw new ProjectFileException("No example called " + name + ".");
             }
             return read(in.readAllBytes(), name + ENDING);
         } catch (IOException e) {
@@ -191,8 +191,7 @@ public final class ProjectFile {
                     .forEach(problems::add);
         }
         if (!problems.isEmpty()) {
-            throw new ProjectFileException(
-                    name + " cannot be used as it stands; it was not changed. Mend this:", problems);
+            throw new ProjectFileException(name + " has errors. Not changed. Fix:", problems);
         }
         return root.path("version").asInt() == 1 ? Version1.carried(project) : project;
     }
@@ -291,7 +290,7 @@ public final class ProjectFile {
             read(bytes, file.getFileName() == null ? "" : file.getFileName().toString());
         } catch (ProjectFileException e) {
             throw new ProjectFileException(
-                    "The document was not saved, because it could not be opened again. Undo, or mend this:",
+                    "The document was not saved, because it could not be opened again. Undo, or fix:",
                     e.details().isEmpty() ? List.of(e.getMessage()) : e.details());
         }
         try {

@@ -240,7 +240,7 @@ public final class SafeWrite {
             at = at.resolveSibling(Files.readSymbolicLink(at)).normalize();
         }
         if (Files.isSymbolicLink(at)) {
-            throw new FileSystemException(file.toString(), null, "it is a link that leads round in a ring");
+            throw new FileSystemException(file.toString(), null, "it is a circular link");
         }
         return at;
     }

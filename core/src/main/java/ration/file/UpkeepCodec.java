@@ -113,7 +113,7 @@ final class UpkeepCodec {
         try {
             return LocalDate.parse(text);
         } catch (DateTimeException e) {
-            throw new IllegalArgumentException("\u201c" + text + "\u201d is no day: write it as 2026-03-09.");
+            throw new IllegalArgumentException("\u201c" + text + "\u201d is not a date. Use 2026-03-09.");
         }
     }
 

@@ -73,11 +73,41 @@ final class Version1 {
         return keys.size() == 1 ? what.substring(0, at) + ": " + keys.get(0) : what;
     }
 
+    /** What labels say now, and what version 1 said there. */
+    private static final Map<String, String> WORDS_THEN = ordered(
+            Map.entry("dirty", "fouled"),
+            Map.entry("bowl capacity", "bowl holds"),
+            Map.entry("inlet height above outlet", "inlets over outlet"),
+            Map.entry("minimum inlet pressure", "least pressure"),
+            Map.entry("maximum inlet pressure", "most pressure"),
+            Map.entry("vent outlet coefficient", "tip coefficient"),
+            Map.entry("vent outlet ", "vent tip "),
+            Map.entry("mesh per inch", "mesh an inch"),
+            Map.entry("wire diameter", "mesh wire"),
+            Map.entry("strainer diameter", "finger wide"),
+            Map.entry("strainer length", "finger long"),
+            Map.entry("manufacturer's unusable", "maker's unusable"),
+            Map.entry("filler neck ", "filler "),
+            Map.entry("gauge bottom ", "gauge foot "));
+
     /**
      * Every screen of a tank was called one. Whoever rewords the label of a figure adds here what version 1 called it.
      */
+    @SafeVarargs
+    private static Map<String, String> ordered(Map.Entry<String, String>... entries) {
+        Map<String, String> all = new LinkedHashMap<>();
+        for (Map.Entry<String, String> e : entries) {
+            all.put(e.getKey(), e.getValue());
+        }
+        return all;
+    }
+
     private static String calledThen(Field field) {
-        return field.key().endsWith(".screen") ? "screen" : field.label().toLowerCase(Locale.ROOT);
+        String label = field.label().toLowerCase(Locale.ROOT);
+        for (Map.Entry<String, String> word : WORDS_THEN.entrySet()) {
+            label = label.replace(word.getKey(), word.getValue());
+        }
+        return field.key().endsWith(".screen") ? "screen" : label;
     }
 
     private String finding(String id) {

@@ -13,14 +13,7 @@ import ration.condition.Fault.Kind;
  * @param wrong number of the reading whose instrument is wrong; -1 if none is
  * @param prior how common, before any reading; they add up to 1
  */
-record Cause(Sort sort, List<Fault> faults, int wrong, double prior) {
-
-    enum Sort {
-        FAULT,
-        SOUND,
-        INSTRUMENT,
-        UNKNOWN
-    }
+record Cause(CauseKind sort, List<Fault> faults, int wrong, double prior) {
 
     Cause {
         faults = List.copyOf(faults);

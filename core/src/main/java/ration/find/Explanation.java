@@ -7,13 +7,15 @@ import ration.condition.Fault;
 /**
  * A cause as it stands after the readings.
  *
+ * @param kind what it is
  * @param name of the part, or what else it is
  * @param how it failed
  * @param fault as bad as fits best; empty where nothing failed
  * @param belief share, 0 to 1; all add up to 1
  * @param fits how each reading fits
  */
-public record Explanation(String name, String how, Optional<Fault> fault, double belief, List<Fit> fits) {
+public record Explanation(
+        CauseKind kind, String name, String how, Optional<Fault> fault, double belief, List<Fit> fits) {
 
     public Explanation {
         fits = List.copyOf(fits);
@@ -27,16 +29,43 @@ public record Explanation(String name, String how, Optional<Fault> fault, double
      */
     public record Fit(double expected, double deviation) {
 
-        /** fits within one error, strained up to three, against beyond. */
-        public String word() {
+        /** Within one error, up to three, beyond; any where nothing is foretold. */
+        public Match match() {
             double d = Math.abs(deviation);
-            return Double.isNaN(expected) ? "any" : d <= 1 ? "fits" : d <= 3 ? "strained" : "against";
+            return Double.isNaN(expected) ? Match.ANY : d <= 1 ? Match.FITS : d <= 3 ? Match.POOR : Match.CONTRADICTS;
+        }
+
+        public String word() {
+            return match().word();
         }
     }
 
-    /** Likely from 40 %, possible from 10 %. */
+    /** How a reading matches what a cause foretells. */
+    public enum Match {
+        ANY("any"),
+        FITS("fits"),
+        POOR("poor fit"),
+        CONTRADICTS("contradicts");
+
+        private final String word;
+
+        Match(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
+    }
+
+    /** Whether it is the cause in four of ten such cases or more. */
+    public boolean likely() {
+        return belief >= 0.4;
+    }
+
+    /** Likely from 40%, possible from 10%. */
     public String word() {
-        return belief >= 0.4 ? "likely" : belief >= 0.1 ? "possible" : "unlikely";
+        return likely() ? "likely" : belief >= 0.1 ? "possible" : "unlikely";
     }
 
     /** Whether a reading speaks against it by more than three errors. */

@@ -20,8 +20,8 @@ public record PracticeCase(String demo, String complaint, Fault cause) {
     private static final List<PracticeCase> ALL = List.of(
             new PracticeCase(
                     "Corrie B1",
-                    "\u201cOn the fuselage tank she runs for a while, then fades. After a rest she starts as if"
-                            + " nothing had been.\u201d",
+                    "\u201cOn the fuselage tank it runs a while, then dies. After sitting, it starts as if"
+                            + " nothing happened.\u201d",
                     new Fault(Kind.VENT_SHUT, "fuselage")),
             new PracticeCase(
                     "Brindle A2",

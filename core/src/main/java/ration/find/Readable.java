@@ -198,7 +198,7 @@ final class Readable {
                     + " source, extinguisher at hand. Leak-check before the next start.");
         }
         if (FUEL_ABOUT.contains(r.what())) {
-            all.add("Fuel is about: outside, bonded, no ignition source, extinguisher at hand.");
+            all.add("Fire hazard: open fuel. Outdoors, bonded, no ignition source, extinguisher at hand.");
         }
         return String.join(" ", all);
     }
@@ -210,18 +210,18 @@ final class Readable {
         String at = r.named(system);
         String what =
                 switch (r.what()) {
-                    case MINUTES -> "Minutes until the engine falters";
+                    case MINUTES -> "Minutes to power loss";
                     case PRESSURE -> (r.error() < PSI / 2 ? "Suction at " : "Pressure at ") + at;
                     case FLOW -> (r.setting().has(Manoeuvre.LINE_OPEN) ? "Flow of the open line at " : "Flow at ") + at;
                     case FALLS -> "How fast " + at + " falls in ten minutes";
                     case TEMPERATURE -> "Temperature at " + at;
-                    case VOLTS -> "Volts at the plug of " + at;
-                    case AMPS -> "What " + at + " draws";
+                    case VOLTS -> "Voltage at the plug of " + at;
+                    case AMPS -> "Current drawn by " + at;
                     case FLUTTERS -> "Does the pressure flutter at " + at;
                     case SILENT -> "Listen: is " + at + " silent";
                     case STILL -> "Is " + at + " frozen during run-up";
                     case WILL_NOT_FILL -> "Refuel: does fuel back up in the filler of " + at;
-                    case OVERBOARD -> "Does " + at + " stream overboard";
+                    case OVERBOARD -> "Does " + at + " vent fuel overboard";
                     case DRIPS -> "Look and smell: does " + at + " drip";
                     case WATER -> "Drain a sample: is there water in " + at;
                 };
@@ -240,6 +240,6 @@ final class Readable {
                 .map(Manoeuvre::word)
                 .filter(w -> !w.equals("line open"))
                 .forEach(how::add);
-        return what + (how.isEmpty() ? ", as set" : ", " + String.join(", ", how));
+        return what + (how.isEmpty() ? ", at the conditions set" : ", " + String.join(", ", how));
     }
 }

@@ -116,7 +116,7 @@ public final class ReadingsCsv {
         try {
             return Double.parseDouble(text.strip().replace(',', '.').replace('\u2212', '-'));
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("\u201c" + text + "\u201d under " + column + " is no number.");
+            throw new IllegalArgumentException("\u201c" + text + "\u201d under " + column + " is not a number.");
         }
     }
 }

@@ -57,7 +57,7 @@ public final class Rig {
         Random random = new Random(seed);
         Search search = Search.of(a, List.of());
         List<Cause> causes = Search.causes(a.project().system(), List.of()).stream()
-                .filter(c -> c.sort() == Cause.Sort.FAULT)
+                .filter(c -> c.sort() == CauseKind.FAULT)
                 .toList();
         List<NextReading> asked = search.next(Assessment.start(a.project()));
         for (int tries = 0; tries < MOST_TRIES; tries++) {
@@ -107,7 +107,7 @@ public final class Rig {
     /** Whether an explanation names it: part and way, whatever the degree. */
     public boolean names(Explanation e) {
         return hidden.isEmpty()
-                ? e.fault().isEmpty() && e.name().startsWith("Nothing")
+                ? e.kind() == CauseKind.SOUND
                 : e.fault()
                         .filter(f -> hidden.stream()
                                 .anyMatch(h -> h.kind() == f.kind()

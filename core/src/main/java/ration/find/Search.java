@@ -11,7 +11,6 @@ import ration.assess.Assessment;
 import ration.condition.Condition;
 import ration.condition.Fault;
 import ration.fault.Catalogue;
-import ration.find.Cause.Sort;
 import ration.find.Explanation.Fit;
 import ration.model.FuelSystem;
 import ration.model.Item;
@@ -110,15 +109,15 @@ public final class Search {
                     : java.util.Arrays.stream(tried)
                             .mapToObj(s -> new Fault(f.kind(), f.item(), f.port(), s))
                             .toList();
-            all.add(new Cause(Sort.FAULT, degrees, -1, rest * Cause.common(f.kind()) / sum));
+            all.add(new Cause(CauseKind.FAULT, degrees, -1, rest * Cause.common(f.kind()) / sum));
         }
-        all.add(new Cause(Sort.SOUND, List.of(), -1, SOUND));
+        all.add(new Cause(CauseKind.SOUND, List.of(), -1, SOUND));
         double eyes = readings.stream().mapToDouble(Search::mistaken).sum();
         for (int i = 0; i < readings.size(); i++) {
             all.add(new Cause(
-                    Sort.INSTRUMENT, List.of(), i, INSTRUMENT * mistaken(readings.get(i)) / Math.max(1, eyes)));
+                    CauseKind.INSTRUMENT, List.of(), i, INSTRUMENT * mistaken(readings.get(i)) / Math.max(1, eyes)));
         }
-        all.add(new Cause(Sort.UNKNOWN, List.of(), -1, UNKNOWN));
+        all.add(new Cause(CauseKind.UNKNOWN, List.of(), -1, UNKNOWN));
         return all;
     }
 
@@ -177,8 +176,8 @@ public final class Search {
         List<Weighed> all = causes.parallelStream().map(this::weighed).toList();
         double highest = all.stream().mapToDouble(Weighed::log).max().orElse(Double.NEGATIVE_INFINITY);
         double sum = all.stream().mapToDouble(w -> Math.exp(w.log - highest)).sum();
-        all.forEach(w -> explanations.add(
-                new Explanation(name(w.cause), how(w.cause, w.best), w.best, Math.exp(w.log - highest) / sum, w.fits)));
+        all.forEach(w -> explanations.add(new Explanation(
+                w.cause.sort(), name(w.cause), how(w.cause, w.best), w.best, Math.exp(w.log - highest) / sum, w.fits)));
         explanations.sort(Comparator.comparingDouble(Explanation::belief).reversed());
     }
 
@@ -191,7 +190,7 @@ public final class Search {
         double sum = 0;
         for (int i = 0; i < readings.size(); i++) {
             Reading r = readings.get(i);
-            if (c.sort() == Sort.UNKNOWN || c.wrong() == i) {
+            if (c.sort() == CauseKind.UNKNOWN || c.wrong() == i) {
                 sum += r.what().sign() ? -Math.log(2) : unexplained(r, mostPressure(system));
             } else if (r.what().sign()) {
                 sum += Math.log(chance(r, predictor.of(faults(c, degree), r)));
@@ -244,7 +243,7 @@ public final class Search {
         for (int i = 0; i < readings.size(); i++) {
             Reading r = readings.get(i);
             double expected =
-                    c.sort() == Sort.UNKNOWN || c.wrong() == i ? Double.NaN : predictor.of(faults(c, degree), r);
+                    c.sort() == CauseKind.UNKNOWN || c.wrong() == i ? Double.NaN : predictor.of(faults(c, degree), r);
             all.add(new Fit(expected, Double.isNaN(expected) ? 0 : deviation(r, expected)));
         }
         return all;
@@ -252,7 +251,7 @@ public final class Search {
 
     private String name(Cause c) {
         return switch (c.sort()) {
-            case SOUND -> "Nothing is wrong";
+            case SOUND -> "No fault";
             case UNKNOWN -> "None of these";
             case INSTRUMENT -> "Instrument of reading " + (c.wrong() + 1);
             case FAULT -> {
@@ -267,8 +266,8 @@ public final class Search {
 
     private static String how(Cause c, Optional<Fault> fault) {
         return switch (c.sort()) {
-            case SOUND -> "all as laid out";
-            case UNKNOWN -> "read again, or two faults";
+            case SOUND -> "all as in the layout";
+            case UNKNOWN -> "repeat readings, or two faults";
             case INSTRUMENT -> "reads wrong";
             case FAULT -> Catalogue.words(fault.orElseThrow());
         };

@@ -41,8 +41,7 @@ final class Weighing {
 
     List<NextReading> next(Condition now) {
         List<Explanation> asked = explanations.stream()
-                .filter(e ->
-                        e.belief() > ASKED && (e.fault().isPresent() || e.name().startsWith("Nothing")))
+                .filter(e -> e.belief() > ASKED && (e.fault().isPresent() || e.kind() == CauseKind.SOUND))
                 .limit(MOST_ASKED)
                 .toList();
         // an instrument, or none of these: only the same reading by another gauge parts them
@@ -83,7 +82,7 @@ final class Weighing {
      */
     private List<NextReading> again(Condition now) {
         double explained = explanations.stream()
-                .filter(e -> e.fault().isPresent() || e.name().startsWith("Nothing"))
+                .filter(e -> e.fault().isPresent() || e.kind() == CauseKind.SOUND)
                 .mapToDouble(Explanation::belief)
                 .sum();
         if (readings.isEmpty() || explained > 1 - DOUBT) {

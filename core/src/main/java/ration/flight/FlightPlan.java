@@ -20,7 +20,7 @@ public record FlightPlan(List<Phase> phases, Switching switching, Map<String, Me
         phases = List.copyOf(phases);
         start = Map.copyOf(start);
         if (!(limit.si() > 0)) {
-            throw new IllegalArgumentException("Left and right may differ by more than nothing.");
+            throw new IllegalArgumentException("Imbalance limit must be above 0.");
         }
     }
 

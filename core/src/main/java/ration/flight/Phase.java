@@ -33,11 +33,11 @@ public record Phase(
     /** What goes on. */
     public enum Kind {
         TAXI("Taxi", true),
-        TAKE_OFF("Take-off", false),
+        TAKE_OFF("Takeoff", false),
         CLIMB("Climb", true),
         CRUISE("Cruise", true),
         DESCENT("Descent", true),
-        CIRCUIT("Circuit", false),
+        CIRCUIT("Pattern", false),
         RESERVE("Reserve", true);
 
         private final String label;
@@ -60,12 +60,12 @@ public record Phase(
 
     public Phase {
         within(minutes.si() / 60, 0, 1440, kind, "lasts 0 to 1,440 min");
-        within(share.si(), 0, 1.2, kind, "takes 0 to 120 % of take-off consumption");
+        within(share.si(), 0, 1.2, kind, "uses 0 to 120% of takeoff demand");
         within(Math.toDegrees(pitch.si()), -60, 60, kind, "has a pitch within 60\u00b0");
         within(Math.toDegrees(bank.si()), -60, 60, kind, "has a bank within 60\u00b0");
         within(altitude.si(), -1000, 12_000, kind, "ends between \u22121,000 and 12,000 m");
         outside.ifPresent(
-                t -> within(Unit.CELSIUS.fromSi(t.si()), -80, 60, kind, "has \u221280 to 60 \u00b0C outside"));
+                t -> within(Unit.CELSIUS.fromSi(t.si()), -80, 60, kind, "has outside air of \u221280 to 60 \u00b0C"));
     }
 
     /** On the hot day. */

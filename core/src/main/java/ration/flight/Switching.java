@@ -51,8 +51,7 @@ public record Switching(Mode mode, Measured every, Measured portion, List<Step> 
 
     public Switching {
         if (!(every.si() >= 60) || !(portion.si() >= 1e-4)) {
-            throw new IllegalArgumentException(
-                    "From one switch to the next lie at least a minute, or a tenth of a litre.");
+            throw new IllegalArgumentException("Minimum between switches: 1 min, or 0.03 gal (0.1 L).");
         }
         steps = steps.stream()
                 .sorted(java.util.Comparator.comparingDouble(Step::minutes))

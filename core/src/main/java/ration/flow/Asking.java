@@ -56,10 +56,8 @@ final class Asking {
     private FlowAnswer undelivered(FlowAnswer answer) {
         FlowAnswer most = lasting(settle(new FlowQuestion.Capacity()));
         double gph = (most == null ? 0 : most.inletFlow()) / GPH;
-        return answer.refused(
-                (basis.system().hasPump() ? "The pumps cannot deliver this: " : "This cannot be delivered: ")
-                        + nameOf(answer) + " would fall below the pressure at which the fuel"
-                        + " boils. At most " + UnitSystem.figure(gph, 1) + " gph arrive.");
+        return answer.refused((basis.system().hasPump() ? "Vapor-limited: pressure at " : "Vapor-limited: pressure at ")
+                + nameOf(answer) + " would drop below vapor pressure. Maximum " + UnitSystem.figure(gph, 1) + " gph.");
     }
 
     private String nameOf(FlowAnswer boiling) {
@@ -82,8 +80,7 @@ final class Asking {
         FlowAnswer rest = lasting != null ? lasting : basis.hasJets() ? settle(new FlowQuestion.Capacity()) : open;
         return rest.boilsAt().isEmpty() || !rest.usable()
                 ? rest
-                : rest.refused(nameOf(rest) + " is under the pressure at which"
-                        + " the fuel boils however little flows: no fuel gets past it.");
+                : rest.refused(nameOf(rest) + " is below vapor pressure at any flow: no fuel passes.");
     }
 
     /** The largest demand that is met for good; null if there is none. */

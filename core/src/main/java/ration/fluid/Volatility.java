@@ -27,10 +27,7 @@ public enum Volatility {
     MOGAS_E_ETHANOL("Mogas E with ethanol", 16.0, 3, "ASTM D4814 class E, winter; 5 to 10 % ethanol adds 1 psi"),
     /** Nobody said which: the most volatile is taken, and nothing counts as shown. */
     MOGAS_UNSAID(
-            "Mogas, class not said",
-            16.0,
-            3,
-            "the most volatile of ASTM D4814 until class, season and ethanol are said");
+            "Mogas, class not set", 16.0, 3, "the most volatile of ASTM D4814 until class, season and ethanol are set");
 
     private final String label;
     private final double reidPsi;

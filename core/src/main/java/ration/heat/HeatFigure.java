@@ -15,7 +15,7 @@ public enum HeatFigure {
             130,
             "14 CFR 23.1043: 100 \u00b0F, 3.6 \u00b0F less each 1 000 ft (from memory)"),
     CEILING("Highest pressure altitude flown", Unit.FOOT, 8000, 0, 30000, "the aircraft's own"),
-    TANK_FUEL("Fuel in the tank on the hot day", Unit.FAHRENHEIT, 100, 0, 150, "as warm as the day"),
+    TANK_FUEL("Fuel in the tank on the hot day", Unit.FAHRENHEIT, 100, 0, 150, "same as outside air"),
     HOT_FUEL(
             "Fuel in the tank, hot fuel case",
             Unit.FAHRENHEIT,
@@ -23,7 +23,7 @@ public enum HeatFigure {
             0,
             150,
             "110 \u00b0F: hot fuel case of older 14 CFR 23.961 and AC 23-8 (from memory)"),
-    NEEDED("Wanted before it boils", Unit.CELSIUS, 6, 0, 40, "practice choice: no standard gives a number"),
+    NEEDED("Required vapor margin", Unit.CELSIUS, 6, 0, 40, "practice choice: no standard gives a number"),
     HOT_NEEDED(
             "Wanted before it boils, hot fuel case",
             Unit.CELSIUS,
@@ -33,11 +33,11 @@ public enum HeatFigure {
             "practice choice: free of vapor lock, no number"),
     CABIN_OVER("Cabin over outside", Unit.CELSIUS, 6, -10, 60, "common practice, no source"),
     TUNNEL_OVER("Tunnel over outside", Unit.CELSIUS, 14, -10, 90, "common practice, no source"),
-    BAY_CLIMB_OVER("Engine bay over outside, climb", Unit.CELSIUS, 40, 0, 150, "common practice, no source"),
+    BAY_CLIMB_OVER("Engine bay above OAT, climb", Unit.CELSIUS, 40, 0, 150, "common practice, no source"),
     BAY_CRUISE_OVER("Engine bay over outside, cruise", Unit.CELSIUS, 28, 0, 150, "common practice, no source"),
     BAY_IDLE_OVER("Engine bay over outside, idle", Unit.CELSIUS, 32, 0, 150, "common practice, no source"),
     BAY_SOAK_OVER("Engine bay over outside, after shutdown", Unit.CELSIUS, 55, 0, 200, "common practice, no source"),
-    SOAK_FADE("Soak fades in", Unit.MINUTE, 35, 2, 300, "common practice, no source"),
+    SOAK_FADE("Heat-soak decay time", Unit.MINUTE, 35, 2, 300, "common practice, no source"),
     SHROUD_OVER(
             "Air in a cooling shroud over outside, in flight", Unit.CELSIUS, 8, 0, 60, "common practice, no source"),
     BARE("Heat through a bare tube", Unit.WATT_PER_SQUARE_METRE_KELVIN, 25, 0.5, 300, "common practice, no source"),
@@ -53,12 +53,7 @@ public enum HeatFigure {
     SPEED("Airspeed, for vent tips", Unit.KNOT, 80, 0, 300, "the aircraft's own"),
     DESCENT("Fastest descent", Unit.FOOT_PER_MINUTE, 1000, 0, 10000, "the aircraft's own"),
     IDLE_VACUUM(
-            "Manifold under ambient at idle",
-            Unit.INCH_OF_MERCURY,
-            18.3,
-            10,
-            20,
-            "10 to 20 inHg; common practice, no source"),
+            "Idle manifold vacuum", Unit.INCH_OF_MERCURY, 18.3, 10, 20, "10 to 20 inHg; common practice, no source"),
     FILL_RATE("Filling", Unit.GALLON_PER_HOUR, 600, 0, 6000, "10 gal a minute from a pump; common practice, no source");
 
     private final String label;

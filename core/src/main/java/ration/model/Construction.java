@@ -4,7 +4,7 @@ import java.util.Optional;
 
 /** What a line is made as. Fittings of one hose construction do not fit another. */
 public enum Construction {
-    ALUMINIUM("Aluminium tube", false),
+    ALUMINIUM("Aluminum tube", false),
     STEEL("Stainless tube", false),
     PUSH_ON("Push-on rubber hose", true),
     INJECTION("Injection hose, band clamps", true),
@@ -29,10 +29,11 @@ public enum Construction {
     }
 
     /**
-     * The construction whose label or name begins with this, three letters or more, in any case: alu, PTFE, push-on.
+     * The construction whose label or name begins with this, three letters or more, in any case: alu, PTFE, push-on;
+     * the British spelling of older tables too.
      */
     public static Optional<Construction> labelled(String text) {
-        String wanted = text.strip().toLowerCase(java.util.Locale.ROOT);
+        String wanted = text.strip().toLowerCase(java.util.Locale.ROOT).replace("aluminium", "aluminum");
         for (Construction c : values()) {
             if (wanted.length() >= 3
                     && (c.label.toLowerCase(java.util.Locale.ROOT).startsWith(wanted)

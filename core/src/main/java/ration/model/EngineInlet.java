@@ -29,9 +29,9 @@ public record EngineInlet(
 
     /** How an engine takes fuel. */
     public enum Style {
-        FLOAT("Float carburettor", 0.5, 8),
-        SERVO("Injection servo", 14, 60),
-        RAIL("Injection rail", 40, 50);
+        FLOAT("Float carburetor", 0.5, 8),
+        SERVO("Fuel servo", 14, 60),
+        RAIL("Fuel rail", 40, 50);
 
         private final String label;
         /** Inlet pressures that are usual, psi; common practice, no source. */

@@ -135,10 +135,10 @@ public final class FieldSheet implements Kinds<List<Field>> {
         Sheet<Strainer> sheet =
                 FieldSheet.<Strainer>fitted().rated("loss", "Rated", Strainer::loss, Strainer::withLoss);
         if (s.fouled().isPresent()) {
-            sheet.rated("fouled", "Fouled", Lens.present(Strainer::fouled, (x, r) -> x.withFouled(r.orElseThrow())));
+            sheet.rated("fouled", "Dirty", Lens.present(Strainer::fouled, (x, r) -> x.withFouled(r.orElseThrow())));
         }
         if (s.bowl().isPresent()) {
-            sheet.add("bowl", "Bowl holds", Unit.CUBIC_INCH, Lens.present(Strainer::bowl, Strainer::withBowl));
+            sheet.add("bowl", "Bowl capacity", Unit.CUBIC_INCH, Lens.present(Strainer::bowl, Strainer::withBowl));
         }
         return sheet.all();
     }
@@ -220,7 +220,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
                     Lens.element(Filter::points, (x, l) -> new Filter(x.tag(), l, x.fouled()), i));
         }
         if (f.fouled().isPresent()) {
-            sheet.rated("fouled", "Fouled", Lens.present(Filter::fouled, (x, r) -> new Filter(x.tag(), x.points(), r)));
+            sheet.rated("fouled", "Dirty", Lens.present(Filter::fouled, (x, r) -> new Filter(x.tag(), x.points(), r)));
         }
         return sheet.all();
     }
@@ -310,7 +310,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
         Sheet<Header> sheet = FieldSheet.<Header>fitted()
                 .add("capacity", "Capacity", Unit.GALLON, Header::capacity, Header::withCapacity)
                 .add("height", "Height", Unit.INCH, Header::height, Header::withHeight)
-                .add("inletRise", "Inlets over outlet", Unit.INCH, Header::inletRise, Header::withInletRise);
+                .add("inletRise", "Inlet height above outlet", Unit.INCH, Header::inletRise, Header::withInletRise);
         if (h.build().lowLight().isPresent()) {
             sheet.add(
                     "lowLight",
@@ -336,14 +336,14 @@ public final class FieldSheet implements Kinds<List<Field>> {
         }
         sheet.add(
                 "minimumPressure",
-                "Least pressure",
+                "Minimum inlet pressure",
                 Unit.PSI,
                 EngineInlet::minimumPressure,
                 (x, m) -> x.withPressures(m, x.maximumPressure()));
         if (e.maximumPressure().isPresent()) {
             sheet.add(
                     "maximumPressure",
-                    "Most pressure",
+                    "Maximum inlet pressure",
                     Unit.PSI,
                     Lens.present(EngineInlet::maximumPressure, (x, m) -> x.withPressures(x.minimumPressure(), m)));
         }
@@ -366,7 +366,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
     public List<Field> ventPlenum(VentPlenum p) {
         Sheet<VentPlenum> sheet = FieldSheet.<VentPlenum>fitted();
         ventLine(sheet, p.line(), new Lens<>(VentPlenum::line, VentPlenum::with));
-        return sheet.place("vent", "Vent tip ", new Lens<>(VentPlenum::tip, VentPlenum::withTip))
+        return sheet.place("vent", "Vent outlet ", new Lens<>(VentPlenum::tip, VentPlenum::withTip))
                 .all();
     }
 
@@ -391,7 +391,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
         }
         shape(sheet, tank.shape());
         if (tank.vent().isPresent()) {
-            sheet.place("vent", "Vent tip ", Lens.present(Tank::vent, Tank::withVent));
+            sheet.place("vent", "Vent outlet ", Lens.present(Tank::vent, Tank::withVent));
         }
         if (tank.drain().isPresent()) {
             sheet.place("drain", "Drain ", Lens.present(Tank::drain, Tank::withDrain));
@@ -414,22 +414,22 @@ public final class FieldSheet implements Kinds<List<Field>> {
                     lens.to(x -> x.finger().orElseThrow(), (x, f) -> x.withFinger(Optional.of(f)));
             sheet.add(
                     key + ".finger.mesh",
-                    prefix + "mesh an inch",
+                    prefix + "mesh per inch",
                     Unit.ONE,
                     finger.to(FingerScreen::mesh, (f, m) -> new FingerScreen(m, f.wire(), f.diameter(), f.length())));
             sheet.add(
                     key + ".finger.wire",
-                    prefix + "mesh wire",
+                    prefix + "wire diameter",
                     Unit.INCH,
                     finger.to(FingerScreen::wire, (f, m) -> new FingerScreen(f.mesh(), m, f.diameter(), f.length())));
             sheet.add(
                     key + ".finger.diameter",
-                    prefix + "finger wide",
+                    prefix + "strainer diameter",
                     Unit.INCH,
                     finger.to(FingerScreen::diameter, (f, m) -> new FingerScreen(f.mesh(), f.wire(), m, f.length())));
             sheet.add(
                     key + ".finger.length",
-                    prefix + "finger long",
+                    prefix + "strainer length",
                     Unit.INCH,
                     finger.to(FingerScreen::length, (f, m) -> new FingerScreen(f.mesh(), f.wire(), f.diameter(), m)));
         }
@@ -440,7 +440,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
         if (f.published().isPresent()) {
             sheet.add(
                     "published",
-                    "Maker's unusable",
+                    "Manufacturer's unusable",
                     Unit.GALLON,
                     fitout.to(x -> x.published().orElseThrow(), (x, m) -> x.withPublished(Optional.of(m))));
         }
@@ -451,13 +451,13 @@ public final class FieldSheet implements Kinds<List<Field>> {
         if (f.filler().isPresent()) {
             sheet.place(
                     "filler",
-                    "Filler ",
+                    "Filler neck ",
                     fitout.to(x -> x.filler().orElseThrow(), (x, p) -> x.withFiller(Optional.of(p))));
         }
         if (f.gauge().isPresent()) {
             sheet.place(
                     "gauge",
-                    "Gauge foot ",
+                    "Gauge bottom ",
                     fitout.to(x -> x.gauge().orElseThrow(), (x, p) -> x.withGauge(Optional.of(p))));
         }
         wells(sheet, f, fitout);
@@ -467,7 +467,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
     private static <T extends Item> void ventLine(Sheet<T> sheet, VentLine line, Lens<T, VentLine> vent) {
         sheet.add("ventLine.bore", "Vent bore", Unit.INCH, vent.to(VentLine::bore, VentLine::withBore));
         sheet.add("ventLine.length", "Vent length", Unit.INCH, vent.to(VentLine::length, VentLine::withLength));
-        sheet.add("ventLine.tip", "Tip coefficient", Unit.ONE, vent.to(VentLine::tip, VentLine::withTip));
+        sheet.add("ventLine.tip", "Vent outlet coefficient", Unit.ONE, vent.to(VentLine::tip, VentLine::withTip));
         for (int i = 0; i < line.points().size(); i++) {
             Lens<VentLine, Place> point = Lens.element(VentLine::points, VentLine::withPoints, i);
             sheet.place(

@@ -9,7 +9,7 @@ public record FlowSender(Tag tag, Rated loss) implements Fitted {
 
     @Override
     public String kind() {
-        return "Flow sender";
+        return "Fuel flow sender";
     }
 
     @Override

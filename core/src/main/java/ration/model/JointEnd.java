@@ -46,7 +46,7 @@ public record JointEnd(Way way, String size, boolean female) {
         Matcher m = WRITTEN.matcher(text);
         if (!m.matches()) {
             throw new IllegalArgumentException("\u201c" + text.strip()
-                    + "\u201d is not a joint. Write -6 flare female, 1/4 NPT male, -6 o-ring male or 3/8 barb.");
+                    + "\u201d is not a fitting. Use -6 flare female, 1/4 NPT male, -6 o-ring male or 3/8 barb.");
         }
         String size = m.group(1).replaceAll("\\s", "");
         String kind = m.group(2).toLowerCase(Locale.ROOT);

@@ -91,8 +91,8 @@ public enum Method {
     /** Where a figure is from, as a source is named: the maker's only where that is written. */
     public static String source(Measured m) {
         return of(m) == MAKER
-                ? "figure from the maker"
-                : m.by().isBlank() ? "nobody said from where the figure is" : "figure: " + m.by();
+                ? "figure from the manufacturer"
+                : m.by().isBlank() ? "source of the figure unknown" : "figure: " + m.by();
     }
 
     /** In words, for a list to choose from. */

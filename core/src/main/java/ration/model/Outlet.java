@@ -17,13 +17,13 @@ public record Outlet(
     /** What of an outlet its place tells; a quarter of an inch of it can be half a gallon. */
     public enum Edge {
         /** Nobody said: the place is taken for the height at which air first comes in. */
-        UNSAID("Not said", 0),
+        UNSAID("Not entered", 0),
         /** The lip in the floor, or the top of a finger: fuel under it stays. */
-        LIP("Lip in the floor", 0),
-        FINGER_TOP("Top of the finger", 0),
+        LIP("Floor lip", 0),
+        FINGER_TOP("Top of finger strainer", 0),
         /** A pipe in the side wall: air comes in at its upper edge. */
-        CENTRE("Centre of a side pipe", 0.5),
-        LOWER_LIP("Lower lip of a side pipe", 1);
+        CENTRE("Center of side tube", 0.5),
+        LOWER_LIP("Lower edge of side tube", 1);
 
         private final String label;
         private final double bores;

@@ -100,7 +100,7 @@ public record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated>
 
     @Override
     public String kind() {
-        return drive == Drive.ELECTRIC ? "Electric pump" : "Engine pump";
+        return drive == Drive.ELECTRIC ? "Electric pump" : "Engine-driven pump";
     }
 
     @Override

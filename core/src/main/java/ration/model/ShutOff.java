@@ -9,7 +9,7 @@ public record ShutOff(Tag tag, Rated loss) implements Fitted {
 
     @Override
     public String kind() {
-        return "Shut-off";
+        return "Shutoff valve";
     }
 
     @Override

@@ -30,7 +30,7 @@ final class TankValidation {
                 to.block(
                         tank.id(),
                         "Shape",
-                        "The tank is larger or further away than any aircraft.",
+                        "Tank size or position out of range.",
                         "Check the figures and their units.");
             }
             if (tank.unusable().si() < 0 || tank.unusable().si() >= solid.volume()) {
@@ -47,19 +47,15 @@ final class TankValidation {
             to.block(
                     tank.id(),
                     "Shape",
-                    "The measures do not close a tank with a volume. " + why,
-                    "Give at least three corners in order round the section, and two different walls.");
+                    "These dimensions do not enclose a volume. " + why,
+                    "Enter 3 or more corners in order around the section, and two different walls.");
         }
         fitout(tank);
         if (tank.outlets().isEmpty()) {
             to.miss(tank.id(), "Outlet", "The tank has no outlet.", "Add one.");
         }
         if (tank.vent().isEmpty()) {
-            to.miss(
-                    tank.id(),
-                    "Vent",
-                    "No vent is laid out: air must come in as fuel goes out.",
-                    "Press V to add its vent.");
+            to.miss(tank.id(), "Vent", "No vent. A tank needs one to feed.", "Press V to add its vent.");
         }
         tank.vent().ifPresent(v -> to.near(tank.id(), "Vent", v));
         tank.drain().ifPresent(d -> to.near(tank.id(), "Drain", d));
@@ -146,7 +142,10 @@ final class TankValidation {
         f.published()
                 .filter(m -> m.si() < 0)
                 .ifPresent(m -> to.block(
-                        tank.id(), "Maker's unusable", "It must not be below zero.", "Read the maker's figure again."));
+                        tank.id(),
+                        "Manufacturer's unusable",
+                        "It must not be below zero.",
+                        "Recheck the manufacturer's figure."));
         f.filler().ifPresent(p -> to.near(tank.id(), "Filler", p));
         f.gauge().ifPresent(p -> to.near(tank.id(), "Gauge", p));
     }

@@ -115,7 +115,7 @@ public final class Validation {
             near(plenum.id(), "Vent", plenum.tip());
             bore(plenum.id(), "Vent bore", plenum.line().bore());
             if (!(plenum.line().length().si() >= 0)) {
-                block(plenum.id(), "Vent length", "It must not be below zero.", "Measure along the line.");
+                block(plenum.id(), "Vent length", "Must be 0 or more.", "Measure along the line.");
             }
             ventLeads(plenum, plenum.line());
             return null;
@@ -285,15 +285,15 @@ public final class Validation {
                         item.id(),
                         "Vent",
                         "Its vent leads to " + to + ", and there is no such tank or plenum.",
-                        "Say on its card where the vent leads.");
+                        "Set the vent destination on its card.");
                 return;
             }
             if (!seen.add(to)) {
                 miss(
                         item.id(),
                         "Vent",
-                        "Its vent leads round from tank to tank and never outside.",
-                        "Lead one of them to a tip in the open air.");
+                        "Vents loop between tanks and never reach outside air.",
+                        "Route one vent overboard.");
                 return;
             }
             at = VentLine.of(other.get());
@@ -303,7 +303,7 @@ public final class Validation {
     private void selector(Selector selector) {
         rated(selector.id(), selector.loss());
         if (selector.positions().isEmpty()) {
-            block(selector.id(), "Positions", "The selector has no positions.", "Add at least one and OFF.");
+            block(selector.id(), "Positions", "The selector has no positions.", "Add one or more, and OFF.");
         }
         Set<String> names = new HashSet<>();
         for (Selector.Position p : selector.positions()) {
@@ -329,7 +329,7 @@ public final class Validation {
                     selector.id(),
                     "Positions",
                     "There is no OFF position.",
-                    "Add OFF, or a shut-off that the pilot can reach.");
+                    "Add OFF, or a shutoff that the pilot can reach.");
         }
         if (new HashSet<>(selector.ports()).size() != selector.ports().size()) {
             block(selector.id(), "Ports", "Two ports have one name.", "Rename one.");
@@ -340,7 +340,7 @@ public final class Validation {
         run.points().forEach(p -> near(run.id(), "Points", p));
         run.length().ifPresent(l -> {
             if (!(l.si() >= 0 && l.si() <= FAR)) {
-                block(run.id(), "Length", "A length lies between nothing and 100 m.", "Measure it again.");
+                block(run.id(), "Length", "Length: above 0, up to 328 ft (100 m).", "Measure it again.");
             }
         });
         for (PortRef end : List.of(run.from(), run.to())) {
@@ -363,7 +363,7 @@ public final class Validation {
                     Problem.LENGTH,
                     String.format(
                             java.util.Locale.ROOT,
-                            "%s is shorter than the way between its ends, %.1f in: what rests on %s is not shown.",
+                            "%s is shorter than the way between its ends, %.1f in: results that use %s are Not shown.",
                             run.length().orElseThrow().quantity().text(),
                             run.withLength(java.util.Optional.empty()).lengthM(start.get(), end.get()) / 0.0254,
                             run.name()),
@@ -376,7 +376,7 @@ public final class Validation {
         pump.build().relief().ifPresent(r -> {
             pressure(pump.id(), "Relief", r);
             if (!(r.si() > 0)) {
-                block(pump.id(), "Relief", "A relief opens above nothing.", "Correct it, or leave it out.");
+                block(pump.id(), "Relief", "Relief setting must be above 0.", "Correct it, or leave it out.");
             }
         });
         boolean falls = pump.curve().size() >= 2 && pump.curve().get(0).flow().si() >= 0;
@@ -418,8 +418,8 @@ public final class Validation {
                     .ifPresent(i -> miss(
                             i.id(),
                             "Ports",
-                            "Nothing is joined to the " + open.port() + " port of " + i.name() + ".",
-                            "Pick it and press A to add what follows."));
+                            i.name() + ": port " + open.port() + " is open.",
+                            "Select it and press A to add the next item."));
         }
     }
 
@@ -430,7 +430,7 @@ public final class Validation {
                     block(
                             "",
                             "Firewall",
-                            "The firewall lies more than 100 m from the datum.",
+                            "The firewall is more than 328 ft (100 m) from the datum.",
                             "Check the figures and their units.");
                     return;
                 }
@@ -448,7 +448,7 @@ public final class Validation {
                     "A system feeds one engine inlet in this version.");
         }
         if (system.tanks().isEmpty()) {
-            miss("", "Tanks", "There is no tank yet.", "Pick the engine inlet and press A to lay out what feeds it.");
+            miss("", "Tanks", "No tank yet.", "Select the engine inlet and press A to add what feeds it.");
         }
     }
 
@@ -462,19 +462,19 @@ public final class Validation {
     void near(String item, String field, Place place) {
         Point3 p = place.point();
         if (Math.abs(p.x()) > FAR || Math.abs(p.y()) > FAR || Math.abs(p.z()) > FAR) {
-            block(item, field, "It lies more than 100 m from the datum.", "Check the figures and their units.");
+            block(item, field, "More than 328 ft (100 m) from the datum.", "Check the figures and their units.");
         }
     }
 
     void bore(String item, String field, Measured bore) {
         if (!(bore.si() > 1e-4 && bore.si() < 0.2)) {
-            block(item, field, "A bore lies between 0.004 and 8 in.", "Measure it again.");
+            block(item, field, "Bore: 0.004 to 8 in.", "Measure it again.");
         }
     }
 
     private void pressure(String item, String field, Measured m) {
         if (!(m.si() >= 0 && m.si() < MOST_PRESSURE)) {
-            block(item, field, "It lies between nothing and 1,000 psi.", "Correct it.");
+            block(item, field, "Must be 0 to 1,000 psi.", "Correct it.");
         }
     }
 

@@ -83,7 +83,7 @@ final class Adjustment {
                 return finished();
             }
         }
-        return last.failed("The regulators and jet pumps did not settle against each other.");
+        return last.failed("Regulators and jet pumps: no stable solution.");
     }
 
     private boolean run() {

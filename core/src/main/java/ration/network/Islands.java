@@ -43,13 +43,14 @@ final class Islands {
                     && attempt.network.demand[i] != 0) {
                 return fed(r, asked[r] > 0)
                         ? pin()
-                        : "Nothing that is open brings fuel to "
-                                + s.problem.nodes().get(i).id() + ".";
+                        : "No open path to " + s.problem.nodes().get(i).id() + ".";
             }
         }
         for (int e = 0; e < s.links; e++) {
             if (attempt.holding[e] && attempt.cutOff[s.otherNode[e]]) {
-                return opened(e) ? pin() : "Nothing that is open sets the pressure behind " + s.name(e) + ".";
+                return opened(e)
+                        ? pin()
+                        : "Pressure downstream of " + s.name(e) + " is undefined: closed off from every tank.";
             }
         }
         return null;

@@ -29,7 +29,7 @@ public sealed interface PumpCurve {
         public Points {
             points = List.copyOf(points);
             if (points.size() < 2) {
-                throw new IllegalArgumentException("A pump curve needs at least two points");
+                throw new IllegalArgumentException("A pump curve needs 2 or more points");
             }
             for (int i = 1; i < points.size(); i++) {
                 if (points.get(i).flow <= points.get(i - 1).flow || points.get(i).rise > points.get(i - 1).rise) {
@@ -56,7 +56,7 @@ public sealed interface PumpCurve {
     record Power(double shutOff, double factor, double exponent) implements PumpCurve {
         public Power {
             if (!(shutOff > 0) || !(factor >= 0) || !(exponent > 0)) {
-                throw new IllegalArgumentException("A power curve needs a positive shut-off pressure and exponent");
+                throw new IllegalArgumentException("A power curve needs a positive shutoff pressure and exponent");
             }
         }
 

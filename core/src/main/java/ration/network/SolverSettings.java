@@ -21,7 +21,7 @@ public record SolverSettings(int iterationLimit, boolean thorough) {
 
     public SolverSettings {
         if (iterationLimit < 1) {
-            throw new IllegalArgumentException("An attempt takes at least one step");
+            throw new IllegalArgumentException("An attempt takes one step or more");
         }
     }
 

@@ -24,11 +24,11 @@ public final class Pages {
     private static final double BODY = 8.5;
     private static final double LINE = 11.5;
     private static final String CAUTION =
-            "Holds what the builder measured and what follows from it. It approves nothing. Prove flow on this"
+            "Builder's measurements and results computed from them. Approves nothing. Prove flow on this"
                     + " aircraft, on the ground,";
     private static final String MORE =
-            "before flight. Any change to the layout ends the tests it touches. Inspector, authority and"
-                    + " makers' instructions decide.";
+            "before flight. Layout changes invalidate affected tests. Inspector, aviation authority and"
+                    + " manufacturers' instructions decide.";
 
     private final PdfSheet pdf;
     private final double width;
@@ -229,7 +229,7 @@ public final class Pages {
         for (int i = 0; i < pages; i++) {
             pdf.backTo(i);
             pdf.text(LEFT, 34, name + "   Fuel system packet", 8, false, Ink.SOFT);
-            right(34, "mark " + mark, 8, false, Ink.SOFT);
+            right(34, "document ID " + mark, 8, false, Ink.SOFT);
             pdf.line(LEFT, height - FOOT, width - RIGHT, height - FOOT, 0.7, Ink.INK);
             pdf.text(LEFT, height - FOOT + 11, CAUTION, 7.5, false, Ink.INK);
             pdf.text(LEFT, height - FOOT + 20, MORE, 7.5, false, Ink.INK);

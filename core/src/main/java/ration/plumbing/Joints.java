@@ -78,10 +78,8 @@ public final class Joints {
                     end,
                     needed,
                     State.OPEN,
-                    end.fitting().isEmpty()
-                            ? "The fitting on the run is not recorded."
-                            : "What the port takes is not recorded.",
-                    "Write it as -6 flare female or 1/4 NPT male.");
+                    end.fitting().isEmpty() ? "Line-end fitting not entered." : "Port thread not entered.",
+                    "Use -6 flare female or 1/4 NPT male.");
         }
         return new Joint(run, start, at, end, needed, State.GOOD, "", "");
     }
@@ -114,7 +112,7 @@ public final class Joints {
                 && fitting.get().way() != port.get().way()) {
             return say(
                     "A 37\u00b0 flare meets a 45\u00b0 flare: they look alike and leak.",
-                    "Use 37\u00b0 on both halves.");
+                    "Use 37\u00b0 on both sides.");
         }
         if (fitting.isPresent()
                 && flare(fitting.get())
@@ -133,13 +131,11 @@ public final class Joints {
                     && port.isPresent()
                     && flare(fitting.get())
                     && flare(port.get())) {
-                return say(
-                        "Sealant on a flare: it seals metal to metal, and sealant ends up in the fuel.",
-                        "Leave it off.");
+                return say("Sealant on a flare: flares seal metal to metal; sealant gets into the fuel.", "Use none.");
             }
         }
         if (port.isPresent() && port.get().way() == Way.PIPE && end.sealant().isEmpty()) {
-            return say("A tapered pipe thread without sealant.", "Name the fuel-proof sealant used.");
+            return say("A tapered pipe thread without sealant.", "Enter the fuel-resistant sealant used.");
         }
         if (!needed.isEmpty() && end.adapter().isEmpty()) {
             String why = fitting.get().way() != port.get().way()
@@ -147,7 +143,7 @@ public final class Joints {
                     : !fitting.get().size().equals(port.get().size())
                             ? "Sizes differ: " + fitting.get().text() + " meets "
                                     + port.get().text()
-                            : "Both halves are " + (fitting.get().female() ? "female" : "male");
+                            : "Both sides are " + (fitting.get().female() ? "female" : "male");
             return say(why + ".", "An adapter is needed: " + needed + ".");
         }
         return null;

@@ -23,8 +23,7 @@ public final class LineRules {
 
     /** Where the tables for PTFE hose come from. */
     public static final String PTFE_SOURCE =
-            "MIL-DTL-27267 type bend radii (from memory, confidence medium): your maker's sheet"
-                    + " may allow a tighter bend";
+            "MIL-DTL-27267 type bend radii (from memory, confidence medium): the manufacturer may allow a tighter bend";
 
     /** Slack of hose over the way it goes, and at most (AC 43.13-1B, from memory). */
     public static final double LEAST_SLACK = 0.05;

@@ -102,10 +102,7 @@ public final class RunSheet {
                 }
             }
         } catch (IOException | java.io.UncheckedIOException | IllegalStateException e) {
-            throw new IllegalArgumentException(
-                    "The table cannot be read: a quotation mark is opened and not closed, or stands inside"
-                            + " a cell.",
-                    e);
+            throw new IllegalArgumentException("Cannot read the table: unmatched quotation mark.", e);
         }
         return rows;
     }
@@ -154,7 +151,7 @@ public final class RunSheet {
                     now = add(now, cells);
                     changed += cells.size();
                 } catch (IllegalArgumentException e) {
-                    problems.add(where + e.getMessage() + " The row was left out.");
+                    problems.add(where + e.getMessage() + " Row skipped.");
                 }
                 continue;
             }

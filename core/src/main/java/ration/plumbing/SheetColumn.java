@@ -5,6 +5,7 @@ import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -32,7 +33,7 @@ import ration.quantity.Unit;
 public enum SheetColumn {
     RUN("Run", (s, r) -> r.name(), (s, r, t) -> {
         if (t.isBlank() || t.length() > 60) {
-            throw new IllegalArgumentException("Give the run a name of 1 to 60 letters.");
+            throw new IllegalArgumentException("Enter a line name of 1 to 60 letters.");
         }
         return r.renamed(s.ownName(r, t.strip()));
     }),
@@ -53,19 +54,20 @@ public enum SheetColumn {
                             t.isBlank()
                                     ? Optional.empty()
                                     : Optional.of(Construction.labelled(t)
-                                            .orElseThrow(() -> new IllegalArgumentException("\u201c" + t.strip()
-                                                    + "\u201d is no construction. Write " + constructions() + ".")))))),
+                                            .orElseThrow(() -> new IllegalArgumentException(
+                                                    "\u201c" + t.strip() + "\u201d is not a construction. Use "
+                                                            + constructions() + ".")))))),
     LENGTH(
             "Length",
             (s, r) -> r.length().map(SheetColumn::shown).orElse(""),
             (s, r, t) -> r.withLength(read(t, Unit.INCH, r.length()))),
     BENDS("Bends", (s, r) -> bends(r.fittings()), (s, r, t) -> r.withFittings(fittings(t))),
     TIGHTEST("Tightest bend", Figure.TIGHTEST, Unit.INCH),
-    SUPPORTS("Supports", Figure.SPACING, Unit.INCH),
-    HEAT("To heat", Figure.HEAT, Unit.INCH),
-    CHAFE("Chafe gap", Figure.CHAFE, Unit.INCH),
+    SUPPORTS("Clamp spacing", Figure.SPACING, Unit.INCH),
+    HEAT("Heat distance", Figure.HEAT, Unit.INCH),
+    CHAFE("Clearance", Figure.CHAFE, Unit.INCH),
     SLEEVE(
-            "Sleeved",
+            "Fire sleeve",
             (s, r) -> yes(r.build().marks().sleeved()),
             (s, r, t) -> r.with(r.build()
                     .with(new Marks(
@@ -73,7 +75,7 @@ public enum SheetColumn {
                             r.build().marks().moving(),
                             r.build().marks().temporary())))),
     MOVES(
-            "Ends move",
+            "Ends move relative",
             (s, r) -> yes(r.build().marks().moving()),
             (s, r, t) -> r.with(r.build()
                     .with(new Marks(
@@ -86,7 +88,7 @@ public enum SheetColumn {
             (s, r, t) -> r.with(r.build()
                     .with(new Marks(
                             r.build().marks().sleeved(), r.build().marks().moving(), yes(t))))),
-    SUPPLIED("Supplied", Figure.SUPPLIED, Unit.INCH),
+    SUPPLIED("Length on hand", Figure.SUPPLIED, Unit.INCH),
     TORQUE("Torque", Figure.TORQUE, Unit.POUND_INCH),
     STRIPE(
             "Torque stripe",
@@ -117,7 +119,7 @@ public enum SheetColumn {
                             .papers()
                             .withProof(read(t, Unit.PSI, r.build().papers().proof())))),
     PROOFED(
-            "Proved on",
+            "Proof-tested on",
             (s, r) -> r.build().papers().proofed(),
             (s, r, t) -> papers(r, r.build().papers().withProofed(day(t)))),
     INITIALS(
@@ -195,8 +197,22 @@ public enum SheetColumn {
         return label;
     }
 
-    /** The column with this label, in any case. */
+    /** What columns were called in tables written before 2026-12. */
+    private static final Map<String, SheetColumn> OLDER = Map.of(
+            "supports", SUPPORTS,
+            "to heat", HEAT,
+            "chafe gap", CHAFE,
+            "sleeved", SLEEVE,
+            "ends move", MOVES,
+            "supplied", SUPPLIED,
+            "proved on", PROOFED);
+
+    /** The column with this label, in any case; older labels are read too. */
     public static Optional<SheetColumn> labelled(String text) {
+        SheetColumn older = OLDER.get(text.strip().toLowerCase(Locale.ROOT));
+        if (older != null) {
+            return Optional.of(older);
+        }
         for (SheetColumn c : values()) {
             if (c.label.equalsIgnoreCase(text.strip())) {
                 return Optional.of(c);
@@ -224,9 +240,7 @@ public enum SheetColumn {
                                         other.from().equals(p) || other.to().equals(p));
                 if (taken || changed.from().equals(changed.to())) {
                     throw new IllegalArgumentException(
-                            taken
-                                    ? "That port already carries " + other.name() + "."
-                                    : "Both ends would be at one port.");
+                            taken ? "That port already carries " + other.name() + "." : "Both ends on the same port.");
                 }
             }
         }
@@ -251,7 +265,7 @@ public enum SheetColumn {
         }
         Quantity q = Quantity.parse(text, before.map(b -> b.quantity().unit()).orElse(unit));
         if (q.si() < 0) {
-            throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d: it cannot be less than nothing.");
+            throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d: must be 0 or more.");
         }
         return Optional.of(before.map(b -> b.with(q)).orElse(new Measured(q, "tape")));
     }
@@ -262,7 +276,7 @@ public enum SheetColumn {
 
     private static String brief(String text) {
         if (text.strip().length() > 60) {
-            throw new IllegalArgumentException("At most 60 letters.");
+            throw new IllegalArgumentException("Maximum 60 letters.");
         }
         return text.strip();
     }
@@ -274,8 +288,7 @@ public enum SheetColumn {
         try {
             return LocalDate.parse(text.strip()).toString();
         } catch (DateTimeParseException e) {
-            throw new IllegalArgumentException(
-                    "\u201c" + text.strip() + "\u201d is no day: write it as 2026-03-09.", e);
+            throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d is not a date. Use 2026-03-09.", e);
         }
     }
 
@@ -291,7 +304,7 @@ public enum SheetColumn {
         if (List.of("", "no", "n", "0", "false", "-").contains(t)) {
             return false;
         }
-        throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d: write yes, or leave it empty.");
+        throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d: enter yes, or leave blank.");
     }
 
     private static Optional<JointEnd> joint(String text) {
@@ -303,7 +316,7 @@ public enum SheetColumn {
                 ? Optional.empty()
                 : Optional.of(Construction.labelled(text)
                         .orElseThrow(() -> new IllegalArgumentException("\u201c" + text.strip()
-                                + "\u201d is no construction. Write " + constructions() + ".")));
+                                + "\u201d is not a construction. Use " + constructions() + ".")));
     }
 
     private static final Pattern BEND = Pattern.compile(
@@ -330,7 +343,7 @@ public enum SheetColumn {
             Matcher m = BEND.matcher(part.strip());
             if (!m.matches()) {
                 throw new IllegalArgumentException(
-                        "\u201c" + part.strip() + "\u201d is no bend. Write 2 x 90, 1 x 45 or" + " 1 x 90 elbow.");
+                        "\u201c" + part.strip() + "\u201d is not a bend. Use 2 x 90, 1 x 45 or" + " 1 x 90 elbow.");
             }
             boolean elbow =
                     m.group(3) != null && m.group(3).toLowerCase(Locale.ROOT).startsWith("elbow");

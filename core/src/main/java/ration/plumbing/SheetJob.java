@@ -5,7 +5,7 @@ import java.util.List;
 /** A job at the bench and the columns of the runs sheet it fills; each begins with the run. */
 public enum SheetJob {
     MAKE_UP(
-            "Make up",
+            "Fabricate",
             SheetColumn.RUN,
             SheetColumn.FROM,
             SheetColumn.TO,
@@ -26,7 +26,7 @@ public enum SheetJob {
             SheetColumn.MOVES,
             SheetColumn.TEMPORARY),
     PAPERS(
-            "Torque and papers",
+            "Torque and records",
             SheetColumn.RUN,
             SheetColumn.SUPPLIED,
             SheetColumn.TORQUE,

@@ -70,12 +70,12 @@ public final class ShoppingList {
         }
         List<Line> list = new ArrayList<>();
         lines.forEach((what, sum) -> list.add(
-                new Line(what, feet(sum[0] * (1 + WASTE)), String.join(", ", uses.get(what)) + "; 10 % over")));
-        count(list, fittings, "on the runs");
-        count(list, adapters, "between runs and ports");
-        count(list, clamps, "by the spacing given, else the table's");
+                new Line(what, feet(sum[0] * (1 + WASTE)), String.join(", ", uses.get(what)) + "; +10% for waste")));
+        count(list, fittings, "on the lines");
+        count(list, adapters, "between lines and ports");
+        count(list, clamps, "by the spacing entered, else the table's");
         if (sleeve > 0) {
-            list.add(new Line("Fire sleeve", feet(sleeve * (1 + WASTE)), "ends sealed and clamped"));
+            list.add(new Line("Fire sleeve", feet(sleeve * (1 + WASTE)), "ends sealed and banded"));
         }
         count(list, sealants, "joints");
         return list;

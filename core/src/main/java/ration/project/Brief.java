@@ -167,8 +167,8 @@ public record Brief(
 
     /** Which written standard is taken as the yardstick. All ask for the same flow; they differ in paragraphs. */
     public enum Basis {
-        PART_23("14 CFR Part 23 before 2017, as a guide", "14 CFR "),
-        AC_90_89("AC 90-89 flight-test handbook", "AC 90-89, beside "),
+        PART_23("14 CFR Part 23 (before Amdt. 23-64), as a guide", "14 CFR "),
+        AC_90_89("AC 90-89 Amateur-Built Aircraft and Ultralight Flight Testing Handbook", "AC 90-89, beside "),
         CS_VLA("CS-VLA, as a guide", "CS-VLA, as ");
 
         private final String label;

@@ -41,19 +41,19 @@ public final class Difference {
             words.add("readings differ");
         }
         if (!first.upkeep().equals(second.upkeep())) {
-            words.add("upkeep differs");
+            words.add("maintenance differs");
         }
         if (!first.signOff().unissued().equals(second.signOff().unissued())) {
-            words.add("what was said of open points differs");
+            words.add("notes on open items differ");
         }
         if (!first.signOff().packets().equals(second.signOff().packets())) {
-            words.add("another packet was given out");
+            words.add("another packet was issued");
         }
         if (!first.system().firewall().equals(second.system().firewall())) {
             words.add("the firewall differs");
         }
         if (!first.system().shifts().equals(second.system().shifts())) {
-            words.add("items are drawn elsewhere across");
+            words.add("drawing positions differ");
         }
         for (Item item : second.system().items()) {
             Optional<Item> was = first.system().item(item.id());
@@ -65,7 +65,7 @@ public final class Difference {
         }
         first.system().items().stream()
                 .filter(i -> second.system().item(i.id()).isEmpty())
-                .forEach(i -> words.add(i.name() + " is not there"));
+                .forEach(i -> words.add(i.name() + " was removed"));
         for (HangarTest test : second.tests()) {
             Optional<HangarTest> was = first.test(test.id());
             if (was.isEmpty()) {
@@ -76,7 +76,7 @@ public final class Difference {
         }
         first.tests().stream()
                 .filter(t -> second.test(t.id()).isEmpty())
-                .forEach(t -> words.add("test " + t.id() + " is not there"));
+                .forEach(t -> words.add("test " + t.id() + " was removed"));
         if (!first.unknown().equals(second.unknown())) {
             words.add("fields this version does not know differ");
         }
@@ -96,7 +96,7 @@ public final class Difference {
         if (!was.quantity().equals(now.quantity())) {
             words.add(changed(what, shown(was), shown(now)));
         } else if (!was.equals(now)) {
-            words.add(what + " is now said by " + (now.by().isEmpty() ? "nobody" : now.by()));
+            words.add(what + ": source now " + (now.by().isEmpty() ? "unknown" : now.by()));
         }
     }
 
@@ -137,7 +137,7 @@ public final class Difference {
             words.add("practice choices differ");
         }
         if (words.size() == before && !was.equals(now)) {
-            words.add("the Brief differs");
+            words.add("the Aircraft page differs");
         }
     }
 

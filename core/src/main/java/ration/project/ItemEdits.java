@@ -68,7 +68,7 @@ public final class ItemEdits {
         ItemEdits edits = new ItemEdits(system);
         system.item(id).ifPresent(edits::offer);
         if (system.shifts().containsKey(id)) {
-            edits.add("Draw it where it would stand", s -> s.shifted(id, 0));
+            edits.add("Reset drawing position", s -> s.shifted(id, 0));
         }
         return List.copyOf(edits.offers);
     }
@@ -115,9 +115,9 @@ public final class ItemEdits {
             add("Add outlet", h, x -> x.withOutlets(withAnother(x.outlets(), "out-")));
             add("Add vent", h, x -> x.withVents(withAnother(x.vents(), "vent-")));
             boolean drain = !h.drain();
-            add(drain ? "Add drain" : "Take the drain out", h, x -> x.withDrain(drain));
+            add(drain ? "Add drain" : "Remove drain", h, x -> x.withDrain(drain));
             if (h.build().lowLight().isPresent()) {
-                add("No low light", h, x -> x.withLowLight(Optional.empty()));
+                add("Remove low light", h, x -> x.withLowLight(Optional.empty()));
             } else {
                 add(
                         "Add low light",
@@ -161,7 +161,7 @@ public final class ItemEdits {
             boolean ambient = r.reference() == Regulator.Reference.AMBIENT;
             Regulator.Reference other = ambient ? Regulator.Reference.MANIFOLD : Regulator.Reference.AMBIENT;
             add(
-                    ambient ? "Refer to manifold" : "Refer to ambient",
+                    ambient ? "Reference: manifold" : "Reference: ambient",
                     r,
                     x -> new Regulator(x.tag(), x.style(), other, x.setting(), x.loss()));
             return null;
@@ -170,9 +170,9 @@ public final class ItemEdits {
         @Override
         public Void strainer(Strainer s) {
             if (s.bowl().isEmpty()) {
-                add("Give bowl size", s, x -> x.withBowl(Optional.of(Measured.of(4, Unit.CUBIC_INCH, BY))));
+                add("Enter bowl size", s, x -> x.withBowl(Optional.of(Measured.of(4, Unit.CUBIC_INCH, BY))));
             } else {
-                add("No bowl size", s, x -> x.withBowl(Optional.empty()));
+                add("Remove bowl size", s, x -> x.withBowl(Optional.empty()));
             }
             ItemEdits.this.strainer(s);
             return null;
@@ -238,7 +238,7 @@ public final class ItemEdits {
 
     private void strainer(Strainer s) {
         if (s.fouled().isEmpty()) {
-            add("Add fouled figure", s, x -> x.withFouled(x.loss().times(2)));
+            add("Add dirty loss", s, x -> x.withFouled(x.loss().times(2)));
         }
         if (s.drain()) {
             boolean capped = !s.capped();
@@ -263,7 +263,7 @@ public final class ItemEdits {
         add("Add rated point", f, ItemEdits::withRatedPoint);
         if (f.fouled().isEmpty()) {
             add(
-                    "Add fouled figure",
+                    "Add dirty loss",
                     f,
                     x -> new Filter(
                             x.tag(), x.points(), Optional.of(last(x.points()).times(2))));
@@ -309,7 +309,7 @@ public final class ItemEdits {
         Pump.Wiring w = b.wiring();
         if (w.breaker().isEmpty()) {
             built(
-                    "Give breaker",
+                    "Enter breaker",
                     p,
                     x -> x.withWiring(x.wiring().withBreaker(Optional.of(Measured.of(5, Unit.AMPERE, BY)))));
         }
@@ -346,7 +346,7 @@ public final class ItemEdits {
         }
         if (inlet.maximumPressure().isEmpty()) {
             add(
-                    "Give greatest pressure",
+                    "Enter maximum pressure",
                     inlet,
                     x -> x.withPressures(x.minimumPressure(), Optional.of(Measured.assumed(8, Unit.PSI))));
         }
@@ -379,7 +379,7 @@ public final class ItemEdits {
         }
         if (run.length().isEmpty()) {
             add(
-                    "Give a length",
+                    "Enter length",
                     s -> s.change(
                             run.id(),
                             Run.class,

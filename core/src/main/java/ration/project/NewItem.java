@@ -33,27 +33,27 @@ import ration.quantity.Unit;
 /** What can be added, named in trade terms, with the usual sizes; every figure is marked as an estimate. */
 public enum NewItem {
     STRAINER("Strainer", "bowl with a drain, 0.06 psi at 20 gph"),
-    SHUT_OFF("Shut-off", "open or shut, 0.02 psi at 20 gph"),
+    SHUT_OFF("Shutoff valve", "open or shut, 0.02 psi at 20 gph"),
     SELECTOR("Selector", "LEFT, RIGHT, OFF; 0.05 psi at 20 gph"),
     CHECK_VALVE("Check valve", "opens at 0.02 psi"),
     ORIFICE("Orifice", "0.125 in bore"),
-    ELECTRIC_PUMP("Electric pump", "6 psi shut off, 30 gph free"),
-    ENGINE_PUMP("Engine pump", "6 psi shut off, 40 gph free, follows engine speed"),
+    ELECTRIC_PUMP("Electric pump", "6 psi dead-headed, 30 gph open flow"),
+    ENGINE_PUMP("Engine-driven pump", "6 psi dead-headed, 40 gph open flow, follows engine speed"),
     PUMP_MODULE("Pump module", "in the tank, with check valve; 60 psi, 45 gph"),
-    CHECK_BLOCK("Check block", "two pumps in, one line out"),
-    FILTER("Filter", "0.08 psi at 20 gph clean, fouled 0.25"),
-    HEADER("Header", "2 gal, level found from what runs in and out"),
+    CHECK_BLOCK("Check-valve block", "two pumps in, one line out"),
+    FILTER("Filter", "0.08 psi at 20 gph clean, 0.25 dirty"),
+    HEADER("Header", "2 gal, level computed from inflow and outflow"),
     BYPASS_REGULATOR("Bypass regulator", "43.5 psi over ambient, spills to a return"),
     IN_LINE_REGULATOR("In-line regulator", "3 psi over ambient"),
     FLOW_SENDER("Flow sender", "0.3 psi at 20 gph"),
     JET_PUMP("Jet pump", "0.06 in nozzle, draws twice its flow"),
-    PRESSURE_SENDER("Pressure sender", "a needle shows the pressure here"),
-    TEMPERATURE_SENDER("Temperature sender", "a needle shows how warm the fuel is here"),
+    PRESSURE_SENDER("Pressure sender", "a gauge shows the pressure here"),
+    TEMPERATURE_SENDER("Temperature sender", "a gauge shows the fuel temperature here"),
     TEST_PORT("Test port", "capped, for a gauge on the ground"),
     BULKHEAD("Bulkhead fitting", "through the firewall, 0.02 psi at 20 gph"),
     QUICK_DISCONNECT("Quick disconnect", "0.05 psi at 20 gph"),
     TEE("Tee", "joins a third line"),
-    TANK("Tank", "box of 10 gal, vent and screen to be laid out");
+    TANK("Tank", "box of 10 gal; add vent and screen");
 
     private static final String BY = "estimate";
 
@@ -76,7 +76,7 @@ public enum NewItem {
 
     /** A new item of this kind near a point. */
     Item make(FuelSystem system, Point3 near) {
-        String id = system.freeId(label);
+        String id = system.freeId(name().replace('_', '-'));
         String name = system.freeName(label);
         Tag tag = new Tag(id, name, Place.estimated(near));
         return switch (this) {

@@ -14,7 +14,7 @@ import ration.topology.Topology;
  * engine, demand and delivery in the Brief follow the pattern.
  */
 public enum Pattern {
-    GRAVITY_SELECTOR("Two high tanks and a selector", "gravity, float carburettor, LEFT RIGHT BOTH OFF") {
+    GRAVITY_SELECTOR("Two high tanks and a selector", "gravity, float carburetor, LEFT RIGHT BOTH OFF") {
         @Override
         FuelSystem system() {
             return high(new PatternSheet(), 0)
@@ -28,7 +28,7 @@ public enum Pattern {
                     .system(WALL, 62, 24);
         }
     },
-    GRAVITY_TEED("Two high tanks teed, one shut-off", "gravity, float carburettor, no selector") {
+    GRAVITY_TEED("Two high tanks teed, one shutoff", "gravity, float carburetor, no selector") {
         @Override
         FuelSystem system() {
             return high(new PatternSheet(), 0)
@@ -44,7 +44,7 @@ public enum Pattern {
                     .system(WALL, 62, 24);
         }
     },
-    GRAVITY_TWO_OUTLETS("High tanks with front and rear outlets", "gravity; nose up and nose down both feed") {
+    GRAVITY_TWO_OUTLETS("High tanks with front and rear outlets", "gravity; feeds nose-up and nose-down") {
         @Override
         FuelSystem system() {
             return high(new PatternSheet(), 2)
@@ -64,7 +64,7 @@ public enum Pattern {
                     .system(WALL, 62, 24);
         }
     },
-    FUSELAGE_GRAVITY("Fuselage tank", "gravity, one tank with a sight tube, shut-off") {
+    FUSELAGE_GRAVITY("Fuselage tank", "gravity, one tank with a sight tube, shutoff") {
         @Override
         FuelSystem system() {
             return new PatternSheet()
@@ -205,7 +205,7 @@ public enum Pattern {
                     .system(WALL, 56, 12);
         }
     },
-    TRANSFER("Auxiliary tank with a transfer pump", "main tank runs over into the auxiliary; gravity to the engine") {
+    TRANSFER("Auxiliary tank with a transfer pump", "main tank overflows to the auxiliary; gravity feed") {
         @Override
         FuelSystem system() {
             return new PatternSheet()
@@ -257,7 +257,7 @@ public enum Pattern {
     },
     HULL_AND_PYLON(
             "Hull tank, lift pump and header",
-            "the header runs over into the hull and feeds a carburettor by" + " gravity") {
+            "the header runs over into the hull and feeds a carburetor by" + " gravity") {
         @Override
         FuelSystem system() {
             return new PatternSheet()

@@ -144,7 +144,7 @@ final class PatternSheet {
     }
 
     PatternSheet shutOff(At at) {
-        return add(new ShutOff(tag("Shut-off", at), Rated.of(20, 0.02, BY)));
+        return add(new ShutOff(new Tag("shut-off", "Shutoff valve", at.place()), Rated.of(20, 0.02, BY)));
     }
 
     PatternSheet strainer(At at) {
@@ -217,7 +217,7 @@ final class PatternSheet {
 
     PatternSheet carburettor(At at, double psi) {
         return add(new EngineInlet(
-                tag("Carburettor", at),
+                new Tag("carburettor", "Carburetor", at.place()),
                 EngineInlet.Style.FLOAT,
                 inches(0.25),
                 Measured.assumed(psi, Unit.PSI),

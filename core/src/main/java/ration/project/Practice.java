@@ -56,9 +56,9 @@ public record Practice(Measured fouled, Measured takeOff, Measured light, Measur
             new Asks(true, true, false));
 
     public Practice {
-        range(fouled, 0.1, 2, "Flow wanted on fouled filters lies between 0.1 and 2 times take-off consumption.");
-        range(takeOff, 0, 1.5, "Acceleration on the take-off run lies between 0 and 1.5 g.");
-        range(light, 0.1, 1, "The load factor of a push-over lies between 0.1 and 1.");
+        range(fouled, 0.1, 2, "Flow with dirty filters: 0.1 to 2 × takeoff demand.");
+        range(takeOff, 0, 1.5, "Acceleration on the takeoff run lies between 0 and 1.5 g.");
+        range(light, 0.1, 1, "The load factor of a pushover lies between 0.1 and 1.");
         range(gust, 0, 1, "The load factor in a gust lies between 0 and 1.");
         range(coldFuel, 220, 300, "Cold fuel lies between \u221253 and 27 \u00b0C.");
     }
@@ -108,10 +108,10 @@ public record Practice(Measured fouled, Measured takeOff, Measured light, Measur
                 Attitude.ofDegrees("Climb", Math.toDegrees(envelope.climb().si()), 0);
         List<Load> all = new ArrayList<>();
         if (takeOff.si() > 0) {
-            all.add(new Load(parked.under("Take-off run", 1, takeOff.si()), asks.takeOff()));
+            all.add(new Load(parked.under("Takeoff run", 1, takeOff.si()), asks.takeOff()));
         }
         if (light.si() < 1) {
-            all.add(new Load(climb.under("Push-over", light.si(), 0), asks.light()));
+            all.add(new Load(climb.under("Pushover", light.si(), 0), asks.light()));
         }
         if (gust.si() < 1) {
             all.add(new Load(climb.under("Gust", gust.si(), 0), asks.gust()));

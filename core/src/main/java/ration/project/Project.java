@@ -73,7 +73,7 @@ public record Project(
     /** An empty sheet: an engine inlet and nothing else. */
     public static Project empty() {
         EngineInlet inlet = new EngineInlet(
-                new Tag("carburettor", "Carburettor", Place.estimated(new Point3(0, 0, 0))),
+                new Tag("carburettor", "Carburetor", Place.estimated(new Point3(0, 0, 0))),
                 Measured.of(0.25, Unit.INCH, "estimate"),
                 Measured.assumed(0.5, Unit.PSI));
         return new Project(

@@ -59,9 +59,8 @@ public final class SectionTable {
                 continue;
             }
             if (row.size() < 3) {
-                throw new IllegalArgumentException(
-                        "Row " + (i + 1) + " has " + row.size() + " columns; three are wanted:"
-                                + " place of the section, place of the point in it, water line.");
+                throw new IllegalArgumentException("Row " + (i + 1) + " has " + row.size() + " columns; it needs three:"
+                        + " place of the section, place of the point in it, water line.");
             }
             try {
                 Measured at = inches(row.get(0));

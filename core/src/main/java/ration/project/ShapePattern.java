@@ -37,11 +37,11 @@ public enum ShapePattern {
             m("Floor at the front spar, inner", 22),
             m("Depth at the front spar, inner", 6.5),
             m("Depth at the rear spar, inner", 7),
-            m("Bulge of the upper skin", 1),
+            m("Upper skin camber", 1),
             a("Dihedral", 4),
             a("Incidence, nose up", 0),
             a("Sweep of the front spar", 0),
-            n("Outer chord and depth over inner", 1)),
+            n("Taper ratio (outer ÷ inner chord and depth)", 1)),
     /** Between a firewall and a bulkhead, floor falling to the rear. */
     SLOPED_FLOOR(
             "Fuselage tank with sloped floor",

@@ -94,29 +94,29 @@ final class TankEdits {
         given(
                 tank,
                 f.filler().isPresent(),
-                "Give filler lip",
+                "Enter filler height",
                 x -> x.withFiller(Optional.of(lip)),
-                "No filler lip",
+                "Remove filler height",
                 x -> x.withFiller(Optional.empty()));
         given(
                 tank,
                 f.gauge().isPresent(),
-                "Give gauge",
+                "Add gauge",
                 x -> x.withGauge(Optional.of(Place.estimated(at))),
-                "No gauge",
+                "Remove gauge",
                 x -> x.withGauge(Optional.empty()));
         Measured unusable = tank.unusable().with(tank.unusable().quantity());
         given(
                 tank,
                 f.published().isPresent(),
-                "Give maker's unusable",
+                "Enter manufacturer's unusable",
                 x -> x.withPublished(Optional.of(unusable)),
-                "No maker's unusable",
+                "Remove manufacturer's unusable",
                 x -> x.withPublished(Optional.empty()));
-        piece(tank, Fitout.Piece.LEVEL_SENDER, "Add level sender", "No level sender");
-        piece(tank, Fitout.Piece.SECOND_AIR, "Cap vented too", "Cap not vented");
-        piece(tank, Fitout.Piece.CAP_SEAL, "Add cap seal", "No cap seal");
-        piece(tank, Fitout.Piece.ACCESS_PLATE, "Add access plate", "No access plate");
+        piece(tank, Fitout.Piece.LEVEL_SENDER, "Add level sender", "Remove level sender");
+        piece(tank, Fitout.Piece.SECOND_AIR, "Add second air source", "Remove second air source");
+        piece(tank, Fitout.Piece.CAP_SEAL, "Add cap seal", "Remove cap seal");
+        piece(tank, Fitout.Piece.ACCESS_PLATE, "Add access plate", "Remove access plate");
         tank.vent().ifPresent(tip -> vent(tank, f, over, tip.point()));
         Fitout.Well well = new Fitout.Well(
                 Place.estimated(at.plus(new Point3(0, 0, -1.5 * ItemEdits.INCH))),
@@ -153,7 +153,7 @@ final class TankEdits {
 
     private void vent(Tank tank, Fitout f, Point3 over, Point3 tip) {
         if (f.vent().isEmpty()) {
-            fit("Give vent line", tank, x -> x.withVent(Optional.of(VentEdits.usual())));
+            fit("Enter vent line", tank, x -> x.withVent(Optional.of(VentEdits.usual())));
         } else {
             edits.ventLine(
                     f.vent().get(),
@@ -164,7 +164,7 @@ final class TankEdits {
                             tank.id(),
                             Tank.class,
                             t -> t.with(t.fitout().withVent(t.fitout().vent().map(change)))));
-            fit("No vent line", tank, x -> x.withVent(Optional.empty()));
+            fit("Remove vent line", tank, x -> x.withVent(Optional.empty()));
         }
         if (VentEdits.ownWays(system) > 1) {
             edits.add("Join all vents in a plenum", VentEdits::joined);
@@ -271,7 +271,7 @@ final class TankEdits {
             }
             if (o.finger().isEmpty()) {
                 outlet(
-                        "Give screen's build" + number,
+                        "Enter strainer data" + number,
                         tank,
                         i,
                         x -> x.withFinger(Optional.of(new FingerScreen(

@@ -29,20 +29,20 @@ public record Unsaid(List<String> demand, List<String> least, List<String> most)
     public static Unsaid of(Brief brief, FuelSystem system) {
         List<String> demand = new ArrayList<>();
         if (brief.power().assumed()) {
-            demand.add("take-off power");
+            demand.add("takeoff power");
         }
         if (brief.consumption().assumed()) {
-            demand.add("specific consumption");
+            demand.add("BSFC");
         }
         Optional<EngineInlet> inlet = system.inlet();
         return new Unsaid(
                 demand,
-                inlet.filter(i -> i.minimumPressure().assumed()).map(i -> "least pressure of " + i.name()).stream()
+                inlet.filter(i -> i.minimumPressure().assumed()).map(i -> "minimum pressure of " + i.name()).stream()
                         .toList(),
                 inlet
                         .flatMap(EngineInlet::maximumPressure)
                         .filter(Measured::assumed)
-                        .map(m -> "most pressure of " + inlet.get().name())
+                        .map(m -> "maximum pressure of " + inlet.get().name())
                         .stream()
                         .toList());
     }
@@ -85,6 +85,6 @@ public record Unsaid(List<String> demand, List<String> least, List<String> most)
 
     /** A sentence that names what is only assumed; empty where all of it was said. */
     public static String words(List<String> assumed) {
-        return assumed.isEmpty() ? "" : "Only assumed, and so not shown: " + String.join(", ", assumed) + ".";
+        return assumed.isEmpty() ? "" : "Not shown: assumed values (" + String.join(", ", assumed) + ").";
     }
 }

@@ -82,9 +82,9 @@ final class Outcomes {
             case TOP_OFF -> topOff(w, work);
             case FLOW, PUMP_FLOW -> flow(w, sheet);
             case DEAD_HEAD -> deadHead(w, sheet);
-            case OVERNIGHT -> looked(sheet, "hours", 10, Unit.ONE, "every joint dry, 10 h or more");
-            case FIRST_RUN -> looked(sheet, "minutes", Unit.MINUTE.toSi(1), Unit.MINUTE, "every joint dry");
-            case VENTS -> looked(sheet, "", 0, Unit.ONE, "every vent free");
+            case OVERNIGHT -> looked(sheet, "hours", 10, Unit.ONE, "every fitting dry, 10 h or more");
+            case FIRST_RUN -> looked(sheet, "minutes", Unit.MINUTE.toSi(1), Unit.MINUTE, "every fitting dry");
+            case VENTS -> looked(sheet, "", 0, Unit.ONE, "air flows through every vent");
             case DRAINS -> drains(sheet);
             case TANK_PRESSURE -> underPressure(sheet, METAL, BLADDER, "");
             case LINE_PRESSURE -> underPressure(sheet, PROOF * working(), PROOF * working(), gentler());
@@ -102,7 +102,7 @@ final class Outcomes {
     private Outcome drain(Wanted w) {
         TankFigures f = tanks.get(w.subject());
         if (f == null) {
-            return Outcome.open(NOTHING, NOTHING, NOTHING, u -> "The shape of the tank does not close.");
+            return Outcome.open(NOTHING, NOTHING, NOTHING, u -> "Tank outline not closed.");
         }
         Wording needs = u -> u.fineVolume(f.placard());
         Wording predicted = u -> u.fineVolume(f.predicted().volume());
@@ -112,7 +112,7 @@ final class Outcomes {
                     needs,
                     predicted,
                     u -> "not run",
-                    u -> "Most is predicted to stay at " + where + ": drain it in that attitude.");
+                    u -> "Worst predicted attitude: " + where + ". Drain-test there.");
         }
         double most = f.there().get().largest();
         Verdict v = most < 1e-9 ? Verdict.HOLDS : Verdict.atLeast(f.placard(), most);
@@ -123,8 +123,7 @@ final class Outcomes {
                 needs,
                 predicted,
                 u -> u.fineVolume(most),
-                u -> u.fineVolume(most) + " stayed at " + where + ", placard unusable " + u.fineVolume(f.placard())
-                        + ".");
+                u -> u.fineVolume(most) + " unusable at " + where + "; placard " + u.fineVolume(f.placard()) + ".");
     }
 
     private static Outcome fill(Optional<Work> work) {
@@ -136,13 +135,13 @@ final class Outcomes {
                     u -> "3 marks or more",
                     NOTHING,
                     u -> work.isPresent() ? String.valueOf(marks) : "not run",
-                    u -> "Marks at three levels or more, in the attitude they" + " are read in.");
+                    u -> "Make 3 or more marks at the attitude they are read in.");
         }
         return Outcome.seen(
                 Verdict.HOLDS,
                 "3 marks or more",
                 marks + " marks",
-                marks + " marks, good for the attitude they were made in.");
+                marks + " marks, valid at the attitude they were made at.");
     }
 
     private Outcome topOff(Wanted w, Optional<Work> work) {
@@ -151,7 +150,7 @@ final class Outcomes {
                 work.map(Work.TopOff.class::cast).filter(t -> t.metered().isPresent());
         Wording predicted = u -> f == null ? "" : u.fineVolume(f.full());
         if (top.isEmpty() || f == null) {
-            return Outcome.open(NOTHING, predicted, u -> "not run", u -> "What goes in, by a meter.");
+            return Outcome.open(NOTHING, predicted, u -> "not run", u -> "Fill through a meter.");
         }
         double all = top.get().before().si() + top.get().metered().get().si();
         double off = Math.abs(all - f.full()) / f.full();
@@ -159,11 +158,10 @@ final class Outcomes {
                 off <= 0.02 ? Verdict.HOLDS : off <= 0.05 ? Verdict.THIN : Verdict.FAILS,
                 1.05 - off,
                 Measure.atMost(off, 0.05, Dimension.NUMBER),
-                u -> "within 5 %",
+                u -> "within 5%",
                 predicted,
                 u -> u.fineVolume(all),
-                u -> "By the meter it takes " + u.fineVolume(all) + ", by what is known of it " + u.fineVolume(f.full())
-                        + ".");
+                u -> "Metered fill " + u.fineVolume(all) + ", computed capacity " + u.fineVolume(f.full()) + ".");
     }
 
     private Outcome flow(Wanted w, Work.Sheet sheet) {
@@ -172,18 +170,14 @@ final class Outcomes {
         Wording atEngine = u -> u.text(need, Dimension.FLOW);
         Optional<OpenLine> line = basis.flatMap(b -> OpenLine.of(b, brief, entered(sheet)));
         if (line.isEmpty()) {
-            return Outcome.open(
-                    atEngine,
-                    NOTHING,
-                    u -> "not run",
-                    u -> "It cannot be predicted: something of the layout stands in the way.");
+            return Outcome.open(atEngine, NOTHING, u -> "not run", u -> "Cannot predict: fix the layout first.");
         }
         OpenLine l = line.get();
         double reading = l.reading(need);
         Wording predicted = u -> u.text(l.pours(), Dimension.FLOW);
         Wording asks = u -> "Required " + atEngine.in(u) + " at minimum inlet pressure: "
                 + (Double.isNaN(reading)
-                        ? "none arrives there"
+                        ? "none reaches the engine"
                         : u.text(reading, Dimension.FLOW) + " out of the open line")
                 + " here. Test at " + degrees(wantedPitch()) + " nose-up or more, with "
                 + u.fineVolume(leastFuel(sheet)) + " or less.";
@@ -204,9 +198,10 @@ final class Outcomes {
                 needs,
                 predicted,
                 u -> u.text(least, Dimension.FLOW),
-                u -> "The smallest of " + flows.size()
-                        + (flows.size() == 1 ? " run" : " runs, scatter " + u.text(most - least, Dimension.FLOW))
-                        + ", poured " + u.text(least, Dimension.FLOW) + ", " + u.text(l.atEngine(least), Dimension.FLOW)
+                u -> "Lowest of " + flows.size()
+                        + (flows.size() == 1 ? " run" : " runs, spread " + u.text(most - least, Dimension.FLOW))
+                        + ", open-line " + u.text(least, Dimension.FLOW) + ", "
+                        + u.text(l.atEngine(least), Dimension.FLOW)
                         + " at the engine. " + asks.in(u));
         return said(asAsked(sheet, found), unsaid.flow());
     }
@@ -272,13 +267,13 @@ final class Outcomes {
         double fuel = leastFuel(sheet);
         if (pitch.isEmpty() || pitch.getAsDouble() < wantedPitch() - LEVEL) {
             return found.notShown(u -> "Done at "
-                    + pitch.stream().mapToObj(Outcomes::degrees).findFirst().orElse("no angle entered") + ", asked at "
-                    + degrees(wantedPitch()) + ": kept for what it is.");
+                    + pitch.stream().mapToObj(Outcomes::degrees).findFirst().orElse("no angle entered") + ", required "
+                    + degrees(wantedPitch()) + ": kept as information, does not count.");
         }
         if (contents.isEmpty() || contents.getAsDouble() > MORE_FUEL * fuel) {
             return found.notShown(u -> "Done on "
-                    + contents.stream().mapToObj(u::fineVolume).findFirst().orElse("an unknown amount") + ", asked on "
-                    + u.fineVolume(fuel) + " or less: kept for what it is.");
+                    + contents.stream().mapToObj(u::fineVolume).findFirst().orElse("an unknown amount") + ", required "
+                    + u.fineVolume(fuel) + " or less: kept as information, does not count.");
         }
         return found;
     }
@@ -291,9 +286,9 @@ final class Outcomes {
         Optional<EngineInlet> inlet = system.inlet();
         Wording predicted = u -> Double.isNaN(most) ? "" : u.text(most, Dimension.PRESSURE);
         Wording needs =
-                u -> inlet.map(i -> "at least " + u.text(i.minimumPressure().si(), Dimension.PRESSURE)
+                u -> inlet.map(i -> "minimum " + u.text(i.minimumPressure().si(), Dimension.PRESSURE)
                                 + i.maximumPressure()
-                                        .map(m -> ", at most " + u.text(m.si(), Dimension.PRESSURE))
+                                        .map(m -> ", maximum " + u.text(m.si(), Dimension.PRESSURE))
                                         .orElse(""))
                         .orElse("");
         OptionalDouble shut = sheet.figure("shut");
@@ -303,8 +298,7 @@ final class Outcomes {
                     needs,
                     predicted,
                     u -> shut.isEmpty() ? "not run" : u.text(shut.getAsDouble(), Dimension.PRESSURE),
-                    u -> "Running pressure at idle and with most flow; with nothing flowing, the pump's own"
-                            + " maximum.");
+                    u -> "Measure pressure at idle, at full power, and dead-headed.");
         }
         double allowed = Double.isNaN(most) ? Double.POSITIVE_INFINITY : 1.1 * most;
         double low = inlet.get().minimumPressure().si();
@@ -323,11 +317,11 @@ final class Outcomes {
                         needs,
                         predicted,
                         u -> u.text(shut.getAsDouble(), Dimension.PRESSURE),
-                        u -> "With nothing flowing "
+                        u -> "Dead-headed "
                                 + u.text(shut.getAsDouble(), Dimension.PRESSURE)
                                 + (Double.isNaN(most) ? "" : ", " + u.text(most, Dimension.PRESSURE) + " by its curve")
-                                + (runs ? "" : "; running, it leaves what the engine bears")
-                                + (holds ? "." : "; a tenth over its curve: the lines see that.")),
+                                + (runs ? "" : "; running pressure outside engine limits")
+                                + (holds ? "." : "; more than 10% above its curve: recheck line ratings.")),
                 Stream.concat(unsaid.least().stream(), unsaid.most().stream()).toList());
     }
 
@@ -406,9 +400,9 @@ final class Outcomes {
                 .orElse(0);
         return low.isEmpty()
                 ? ""
-                : " Part the lines for it: " + String.join(", ", low) + " see "
+                : " Test separately: " + String.join(", ", low) + ", maximum "
                         + UnitSystem.US.text(Math.max(there, standing()), Dimension.PRESSURE)
-                        + " at most and are put under "
+                        + ", test pressure "
                         + UnitSystem.US.text(PROOF * Math.max(there, standing()), Dimension.PRESSURE) + ".";
     }
 
@@ -449,13 +443,13 @@ final class Outcomes {
             String left = open.isEmpty()
                     ? ""
                     : open.size() == pieces.size()
-                            ? "nothing looked at yet"
+                            ? "nothing inspected yet"
                             : open.get(0) + (open.size() > 1 ? " and " + (open.size() - 1) + " more" : "")
-                                    + " not looked at";
+                                    + " not inspected";
             String time = said.isEmpty() || said.getAsDouble() >= least
                     ? ""
                     : " " + UnitSystem.figure(unit.fromSi(least), 0) + (unit == Unit.ONE ? " h" : " " + unit.symbol())
-                            + " or more are asked.";
+                            + " or more required.";
             return Outcome.open(
                     u -> needs,
                     NOTHING,
@@ -463,14 +457,13 @@ final class Outcomes {
                     u -> sentence(left) + time);
         }
         if (worst == Verdict.THIN && bad.stream().anyMatch(r -> r.again().isEmpty())) {
-            return Outcome.open(
-                    u -> needs, NOTHING, u -> seen, u -> seen + ": say on which day it is looked at again.");
+            return Outcome.open(u -> needs, NOTHING, u -> seen, u -> seen + ": enter a recheck date.");
         }
         return Outcome.seen(
                 worst,
                 needs,
                 seen,
-                seen + (worst == Verdict.THIN ? ", look again " + bad.get(0).again() : "") + ".");
+                seen + (worst == Verdict.THIN ? ", recheck by " + bad.get(0).again() : "") + ".");
     }
 
     private static String sentence(String words) {
@@ -478,15 +471,15 @@ final class Outcomes {
     }
 
     private Outcome drains(Work.Sheet sheet) {
-        Outcome found = looked(sheet, "", 0, Unit.ONE, "water found by each drain");
+        Outcome found = looked(sheet, "", 0, Unit.ONE, "water removed by each drain");
         OptionalDouble pitch = sheet.figure("pitch");
         double parked = brief.envelope().parked().si();
         boolean stood = pitch.isPresent() && Math.abs(pitch.getAsDouble() - parked) <= LEVEL;
         return stood || found.verdict() != Verdict.HOLDS
                 ? found
-                : found.notShown(u -> "It stood at "
-                        + pitch.stream().mapToObj(Outcomes::degrees).findFirst().orElse("an angle nobody entered")
-                        + ", parked is " + degrees(parked) + ".");
+                : found.notShown(u -> "Tested at "
+                        + pitch.stream().mapToObj(Outcomes::degrees).findFirst().orElse("an angle not entered")
+                        + "; parked attitude is " + degrees(parked) + ".");
     }
 
     /** Gauge pressure at the end, brought to the temperature of the start, against the start. */
@@ -502,7 +495,7 @@ final class Outcomes {
         double cool = both ? sheet.figure("cool").getAsDouble() : 1;
         double drop = start.getAsDouble() - ((end.getAsDouble() + AMBIENT) * warm / cool - AMBIENT);
         Wording measured = u -> u.text(start.getAsDouble(), Dimension.PRESSURE);
-        Wording words = u -> u.text(start.getAsDouble(), Dimension.PRESSURE) + " put on, "
+        Wording words = u -> u.text(start.getAsDouble(), Dimension.PRESSURE) + " applied, "
                 + u.text(drop, Dimension.PRESSURE) + " lost in "
                 + UnitSystem.figure(Unit.MINUTE.fromSi(sheet.figure("minutes").getAsDouble()), 0) + " min"
                 + (both ? ", at one temperature" : "") + ".";
@@ -520,9 +513,9 @@ final class Outcomes {
                 measured,
                 u -> words.in(u)
                         + (seen.verdict() == Verdict.FAILS ? " " + seen.words().in(u) : "")
-                        + (bladder && v == Verdict.THIN ? " Enough for a bladder alone." : ""));
+                        + (bladder && v == Verdict.THIN ? " Enough for a bladder tank only." : ""));
         if (start.getAsDouble() < least - 1e-6) {
-            return found.notShown(u -> u.text(least, Dimension.PRESSURE) + " are asked.");
+            return found.notShown(u -> u.text(least, Dimension.PRESSURE) + " required.");
         }
         return seen.verdict() == Verdict.NOT_SHOWN
                 ? found.notShown(u -> seen.words().in(u))
@@ -540,8 +533,7 @@ final class Outcomes {
                     u -> needs,
                     NOTHING,
                     u -> "not run",
-                    u -> "Not one drop in "
-                            + (minutes > 1 ? UnitSystem.figure(minutes, 0) + " minutes." : "a minute."));
+                    u -> "No drops in " + (minutes > 1 ? UnitSystem.figure(minutes, 0) + " minutes." : "a minute."));
         }
         String said =
                 UnitSystem.figure(drops.getAsDouble(), 0) + (drops.getAsDouble() == 1 ? " drop in " : " drops in ")
@@ -571,7 +563,7 @@ final class Outcomes {
                     needs,
                     NOTHING,
                     u -> pairs.isEmpty() ? "not run" : pairs.size() + " pairs",
-                    u -> "Three pours or more, the first up to the unusable fuel.");
+                    u -> "Make 3 or more pours, the first up to the unusable fuel.");
         }
         double way = Math.signum(pairs.get(pairs.size() - 1)[1] - pairs.get(0)[1]);
         boolean rises = way != 0;
@@ -583,7 +575,7 @@ final class Outcomes {
                     Verdict.FAILS,
                     "one reading an amount",
                     pairs.size() + " pairs",
-                    "It does not go one way: two amounts show alike.");
+                    "Not monotonic: two quantities give the same reading.");
         }
         boolean zero = pairs.get(0)[0] <= unusable + Unit.GALLON.toSi(0.25);
         String at = UnitSystem.figure(shown(pairs, unusable), 2);
@@ -592,7 +584,7 @@ final class Outcomes {
                         Verdict.HOLDS,
                         "zero at the unusable fuel",
                         at + " at zero",
-                        pairs.size() + " pairs, one way; zero is where it shows " + at + ".")
+                        pairs.size() + " pairs, one way; zero is at a reading of " + at + ".")
                 : Outcome.open(
                         needs,
                         NOTHING,
@@ -619,24 +611,24 @@ final class Outcomes {
                 .toList();
         if (k.size() < 2) {
             return Outcome.open(
-                    u -> "within 3 %",
+                    u -> "within 3%",
                     NOTHING,
                     u -> k.isEmpty() ? "not run" : "one run",
-                    u -> "Two runs or more: the pulses of one gallon, and how far they scatter.");
+                    u -> "Make 2 or more runs: pulses per gallon and their spread.");
         }
         double mean = k.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
         double scatter = (k.stream().mapToDouble(Double::doubleValue).max().orElseThrow()
                         - k.stream().mapToDouble(Double::doubleValue).min().orElseThrow())
                 / mean;
-        String figure = UnitSystem.figure(mean, 0) + " pulses a gallon";
+        String figure = "K-factor " + UnitSystem.figure(mean, 0) + " pulses/gal";
         return Outcome.measured(
                 scatter <= 0.015 ? Verdict.HOLDS : scatter <= 0.03 ? Verdict.THIN : Verdict.FAILS,
                 1.03 - scatter + 0.02,
                 Measure.atMost(scatter, 0.03, Dimension.NUMBER),
-                u -> "within 3 %",
+                u -> "within 3%",
                 NOTHING,
                 u -> figure,
-                u -> figure + ", " + k.size() + " runs, scatter " + UnitSystem.figure(100 * scatter, 1) + " %.");
+                u -> figure + ", " + k.size() + " runs, spread " + UnitSystem.figure(100 * scatter, 1) + "%.");
     }
 
     private Outcome gauge(Work.Sheet sheet) {
@@ -648,7 +640,7 @@ final class Outcomes {
                     needs,
                     NOTHING,
                     u -> rows.isEmpty() ? "not run" : "one height",
-                    u -> "Two heights or more, nothing over it the first.");
+                    u -> "Use 2 or more heights, the first at zero.");
         }
         Work.Row worst = rows.stream()
                 .max(java.util.Comparator.comparingDouble(r -> Math.abs(r.si("shows") - r.si("height") * weight)))
@@ -662,8 +654,8 @@ final class Outcomes {
                 needs,
                 u -> u.text(worst.si("height") * weight, Dimension.PRESSURE),
                 u -> u.text(worst.si("shows"), Dimension.PRESSURE),
-                u -> "At worst it shows " + u.text(worst.si("shows"), Dimension.PRESSURE) + " where "
-                        + u.text(worst.si("height"), Dimension.LENGTH) + " of fuel make "
+                u -> "Worst: reads " + u.text(worst.si("shows"), Dimension.PRESSURE) + " where "
+                        + u.text(worst.si("height"), Dimension.LENGTH) + " of fuel gives "
                         + u.text(worst.si("height") * weight, Dimension.PRESSURE) + ".");
     }
 
@@ -671,35 +663,27 @@ final class Outcomes {
         OptionalDouble soak = sheet.figure("soak");
         if (soak.isEmpty() || sheet.figure("air").isEmpty()) {
             return Outcome.open(
-                    u -> "15 min of soak",
-                    NOTHING,
-                    u -> "not run",
-                    u -> "Idle, run up, climb power, fifteen minutes of soak.");
+                    u -> "15 min of soak", NOTHING, u -> "not run", u -> "Idle, run-up, climb power, 15 min of soak.");
         }
         String said = UnitSystem.figure(Unit.MINUTE.fromSi(soak.getAsDouble()), 0) + " min of soak";
         if (beside.isEmpty()) {
             return Outcome.open(
-                    u -> "15 min of soak",
-                    NOTHING,
-                    u -> said,
-                    u -> said + ": attach the logger's table, it is the record.");
+                    u -> "15 min of soak", NOTHING, u -> said, u -> said + ": attach the log file; it is the record.");
         }
         return soak.getAsDouble() < Unit.MINUTE.toSi(15)
-                ? Outcome.open(u -> "15 min of soak", NOTHING, u -> said, u -> said + ": fifteen are asked.")
+                ? Outcome.open(u -> "15 min of soak", NOTHING, u -> said, u -> said + ": 15 min required.")
                 : Outcome.seen(
                         Verdict.HOLDS,
                         "15 min of soak",
                         said,
-                        said + ", " + beside.get(0).file()
-                                + ". Lay it over the Vapor page: what it says of the margin stands there.");
+                        said + ", " + beside.get(0).file() + ". Overlay it on Vapor to see the margin.");
     }
 
     private Outcome restart(Work.Sheet sheet) {
         Optional<Grade> grade = sheet.row("start").flatMap(Work.Row::grade);
         OptionalDouble seconds = sheet.figure("seconds");
         if (grade.isEmpty() || seconds.isEmpty() || sheet.figure("soak").isEmpty()) {
-            return Outcome.open(
-                    u -> "starts in 30 s", NOTHING, u -> "not run", u -> "In the worst minutes of the soak.");
+            return Outcome.open(u -> "starts in 30 s", NOTHING, u -> "not run", u -> "At peak heat soak.");
         }
         double s = seconds.getAsDouble();
         Verdict v = grade.get() != Grade.STARTED || s > 30 ? Verdict.FAILS : s > 10 ? Verdict.THIN : Verdict.HOLDS;

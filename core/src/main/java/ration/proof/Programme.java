@@ -128,16 +128,16 @@ public final class Programme {
         /** How it stands, in a few words: counts 2026-02-28, Fails. */
         public String state() {
             if (record.isEmpty()) {
-                return wanted.asked() ? "not run" : "not run, advised";
+                return wanted.asked() ? "not run" : "not run (recommended)";
             }
             HangarTest t = record.get();
             return switch (standing.orElseThrow().state()) {
                 case COUNTS ->
-                    "counts " + t.by().date() + ", " + outcome().verdict().word();
-                case INTERRUPTED -> "interrupted at step " + (t.progress().step() + 1);
-                case STALE -> "stale, " + standing.get().words();
+                    "valid " + t.by().date() + ", " + outcome().verdict().word();
+                case INTERRUPTED -> "in progress, step " + (t.progress().step() + 1);
+                case STALE -> "outdated: " + standing.get().words();
                 case STAND_IN -> "simulated, not evidence";
-                case GONE -> "what it was done on is gone";
+                case GONE -> "item no longer in the layout";
             };
         }
     }
@@ -256,7 +256,7 @@ public final class Programme {
                         TestKind.DRAIN,
                         t.id(),
                         true,
-                        "in the attitude in which most is predicted to stay",
+                        "at the attitude with the most predicted unusable fuel",
                         "14 CFR 23.959(a)" + MEMORY);
             }
             add.one(
@@ -265,7 +265,7 @@ public final class Programme {
                     t.fitout().gauge().isPresent(),
                     "gauge marks, level or parked",
                     "14 CFR 23.1337(b)" + MEMORY);
-            add.one(TestKind.TOP_OFF, t.id(), false, "capacity by the meter", PRACTICE);
+            add.one(TestKind.TOP_OFF, t.id(), false, "capacity by fuel-pump meter", PRACTICE);
         }
         List<Map<String, String>> positions = Topology.positions(system);
         if (!pumped) {
@@ -275,7 +275,7 @@ public final class Programme {
                         "",
                         new Handles(position, Set.of(), Set.of()),
                         true,
-                        "150 % of take-off demand, nose up past the climb",
+                        "150% of takeoff demand, nose-up: steepest climb + 5°",
                         "14 CFR 23.955(b), AC 90-89" + MEMORY);
             }
         }
@@ -291,13 +291,13 @@ public final class Programme {
                         p.id(),
                         new Handles(position, Set.of(), others),
                         pumped,
-                        "125 % of take-off demand by this pump alone",
+                        "125% of takeoff demand by this pump alone",
                         "14 CFR 23.955(c)" + MEMORY);
             }
         }
-        pumps.forEach(p ->
-                add.one(TestKind.DEAD_HEAD, p.id(), pumped, "running pressure and the pump's own maximum", PRACTICE));
-        whole(add, TestKind.OVERNIGHT, "every joint dry over night", PRACTICE);
+        pumps.forEach(
+                p -> add.one(TestKind.DEAD_HEAD, p.id(), pumped, "running pressure and dead-head pressure", PRACTICE));
+        whole(add, TestKind.OVERNIGHT, "every fitting dry overnight", PRACTICE);
         system.tanks()
                 .forEach(t -> add.one(
                         TestKind.TANK_PRESSURE,
@@ -305,21 +305,21 @@ public final class Programme {
                         !handbook,
                         "held under pressure, no bubbles",
                         "14 CFR 23.965" + MEMORY));
-        add.one(TestKind.LINE_PRESSURE, "", pumped, "half as much again as the working pressure", PRACTICE);
+        add.one(TestKind.LINE_PRESSURE, "", pumped, "1.5 × working pressure", PRACTICE);
         system.all(Selector.class)
                 .filter(s -> s.positions().stream().anyMatch(Selector.Position::off))
                 .forEach(s -> add.one(
                         TestKind.SELECTOR_OFF, s.id(), true, "no drop in ten minutes", "14 CFR 23.995" + MEMORY));
         system.all(CheckValve.class)
-                .forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no push-back", PRACTICE));
+                .forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no reverse flow", PRACTICE));
         system.all(CheckBlock.class)
-                .forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no push-back", PRACTICE));
-        whole(add, TestKind.FIRST_RUN, "every joint dry after a run", PRACTICE);
-        whole(add, TestKind.VENTS, "every vent free", "14 CFR 23.975" + MEMORY);
-        whole(add, TestKind.DRAINS, "water found by its drain, parked", "14 CFR 23.971, 23.999" + MEMORY);
+                .forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no reverse flow", PRACTICE));
+        whole(add, TestKind.FIRST_RUN, "every fitting dry after an engine run", PRACTICE);
+        whole(add, TestKind.VENTS, "air flows through every vent", "14 CFR 23.975" + MEMORY);
+        whole(add, TestKind.DRAINS, "every drain removes the water, parked attitude", "14 CFR 23.971, 23.999" + MEMORY);
         instruments(add, system);
         add.one(TestKind.RUN_LOG, "", false, "idle, run, climb, 15 minutes of soak", PRACTICE);
-        add.one(TestKind.HOT_RESTART, "", false, "starts in the worst minutes of the soak", PRACTICE);
+        add.one(TestKind.HOT_RESTART, "", false, "starts at peak heat soak", PRACTICE);
         all.sort(Comparator.comparing(w -> w.kind().group()));
         return all;
     }
@@ -330,14 +330,14 @@ public final class Programme {
                         TestKind.LEVEL_SENDER,
                         t.id(),
                         t.fitout().has(Fitout.Piece.LEVEL_SENDER),
-                        (t.fitout().has(Fitout.Piece.LEVEL_SENDER) ? "" : "where one is fitted: ")
+                        (t.fitout().has(Fitout.Piece.LEVEL_SENDER) ? "" : "if installed: ")
                                 + "its zero at the unusable fuel",
                         "14 CFR 23.1337(b)" + MEMORY));
         system.all(FlowSender.class)
-                .forEach(s -> add.one(TestKind.FLOW_SENDER, s.id(), true, "pulses of a known volume", PRACTICE));
+                .forEach(s -> add.one(TestKind.FLOW_SENDER, s.id(), true, "pulses for a measured volume", PRACTICE));
         system.all(GaugePort.class)
                 .filter(g -> g.shows() == GaugePort.Shows.PRESSURE)
-                .forEach(g -> add.one(TestKind.GAUGE_CHECK, g.id(), true, "against a column of fuel", PRACTICE));
+                .forEach(g -> add.one(TestKind.GAUGE_CHECK, g.id(), true, "compared with a fuel column", PRACTICE));
     }
 
     /** A test of pieces of the layout, where there are any. */
@@ -355,7 +355,15 @@ public final class Programme {
 
         void set(TestKind kind, String subject, Handles handles, boolean asked, String asks, String source) {
             Work sheet = Form.of(kind).isPresent() ? Work.Sheet.begun(kind, handles) : null;
-            all.add(new Wanted(kind, subject, handles, Named.of(system, kind, subject, sheet), asked, asks, source));
+            all.add(new Wanted(
+                    kind,
+                    subject,
+                    handles,
+                    Named.of(system, kind, subject, sheet),
+                    Named.brief(system, kind, subject, sheet),
+                    asked,
+                    asks,
+                    source));
         }
     }
 }

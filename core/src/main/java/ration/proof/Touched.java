@@ -53,12 +53,12 @@ public record Touched(List<String> ended, List<String> asked) {
     /** In a sentence or two. */
     public String words(String name) {
         String first = ended.isEmpty()
-                ? "No test on record rests on " + name + "."
-                : "A change of " + name + " ends " + (ended.size() == 1 ? "1 test" : ended.size() + " tests") + ": "
+                ? "No recorded test depends on " + name + "."
+                : "Changing " + name + " invalidates " + (ended.size() == 1 ? "1 test" : ended.size() + " tests") + ": "
                         + String.join(", ", ended) + ".";
         return asked.isEmpty()
                 ? first
-                : first + " To be shown after it: " + asked.stream().limit(MOST).collect(Collectors.joining(", "))
+                : first + " Retest: " + asked.stream().limit(MOST).collect(Collectors.joining(", "))
                         + (asked.size() > MOST ? " and " + (asked.size() - MOST) + " more" : "") + ".";
     }
 

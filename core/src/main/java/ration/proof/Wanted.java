@@ -17,12 +17,20 @@ import ration.evidence.Work;
  * @param subject id of the part it is done on; empty of the whole aircraft
  * @param handles as they are set; nothing set where they do not matter
  * @param name with what it is done on
+ * @param brief the same for a narrow column
  * @param asked whether it is asked for; others are advised
  * @param asks what is asked of it, in a clause
  * @param source of that
  */
 public record Wanted(
-        TestKind kind, String subject, Handles handles, String name, boolean asked, String asks, String source) {
+        TestKind kind,
+        String subject,
+        Handles handles,
+        String name,
+        String brief,
+        boolean asked,
+        String asks,
+        String source) {
 
     static final Handles NONE = new Handles(Map.of(), Set.of(), Set.of());
 

@@ -20,7 +20,10 @@ public record Quantity(double value, Unit unit) {
 
     private static final Pattern WRITTEN =
             Pattern.compile("\\s*([+\\-\u2212]?)\\s*(?:(\\d+)[\\s-]+(\\d+)\\s*/\\s*(\\d+)|(\\d+)\\s*/\\s*(\\d+)"
-                    + "|(\\d+(?:[.,]\\d*)?|[.,]\\d+))\\s*(.*?)\\s*");
+                    // groups of thousands: by a gap, by commas, by a comma before a point
+                    + "|(\\d{1,3}(?:[ \u2009\u00a0\u202f]\\d{3})+(?:[.,]\\d+)?(?!\\d)"
+                    + "|\\d{1,3}(?:,\\d{3}){2,}(?:\\.\\d+)?(?!\\d)"
+                    + "|\\d{1,3},\\d{3}\\.\\d+|\\d+(?:[.,]\\d*)?|[.,]\\d+))\\s*(.*?)\\s*");
 
     /** Lengths meant in these are places and sizes in the aircraft; altitudes are meant in feet. */
     private static final java.util.Set<Unit> IN_THE_AIRCRAFT =
@@ -62,8 +65,9 @@ public record Quantity(double value, Unit unit) {
     }
 
     /**
-     * Reads what people write: {@code 3/8}, {@code 52 1/2}, {@code 7.7 mm}, {@code 1,5 L}. A comma before exactly three
-     * digits, {@code 12,500}, may mean either and is asked back. Figures beyond what an aircraft holds are refused; see
+     * Reads what people write: {@code 3/8}, {@code 52 1/2}, {@code 7.7 mm}, {@code 1,5 L}, {@code 8,000 ft}. A comma
+     * before exactly three digits is a group of thousands beside feet, gallons and the like; beside a metric unit,
+     * {@code 12,500 mm}, it may mean either and is asked back. Figures beyond what an aircraft holds are refused; see
      * {@link Dimension#holds}.
      *
      * @param text what was written
@@ -81,15 +85,15 @@ public record Quantity(double value, Unit unit) {
         } else if (m.group(5) != null) {
             magnitude = fraction(m.group(5), m.group(6), text, fallback);
         } else {
-            magnitude = number(m.group(7));
+            magnitude = Double.NaN;
         }
-        if (m.group(7) != null && THOUSANDS.matcher(m.group(7)).matches()) {
-            throw QuantityFormatException.ambiguous(text, m.group(7), m.group(8));
-        }
-        double value = m.group(1).isEmpty() || m.group(1).equals("+") ? magnitude : -magnitude;
         Unit unit = m.group(8).isEmpty()
                 ? fallback
                 : Unit.named(m.group(8)).orElseThrow(() -> new QuantityFormatException(text, fallback));
+        if (m.group(7) != null) {
+            magnitude = grouped(text, m.group(7), m.group(8), unit);
+        }
+        double value = m.group(1).isEmpty() || m.group(1).equals("+") ? magnitude : -magnitude;
         if (unit.dimension() != fallback.dimension()) {
             throw new QuantityFormatException(text, fallback);
         }
@@ -128,6 +132,25 @@ public record Quantity(double value, Unit unit) {
             throw new QuantityFormatException(text, fallback);
         }
         return number(over) / divisor;
+    }
+
+    /**
+     * A number whose thousands may stand in groups. A gap parts thousands, and so do two commas, a comma before a
+     * point, and one comma where the unit is of those whose users write thousands so; beside a metric unit it may as
+     * well be a decimal.
+     */
+    private static double grouped(String text, String digits, String written, Unit unit) {
+        String joined = digits.replaceAll("[ \u2009\u00a0\u202f]", "");
+        if (joined.indexOf(',') != joined.lastIndexOf(',') || joined.indexOf(',') >= 0 && joined.indexOf('.') >= 0) {
+            return Double.parseDouble(joined.replace(",", ""));
+        }
+        if (joined.equals(digits) && THOUSANDS.matcher(digits).matches()) {
+            if (!unit.customary()) {
+                throw QuantityFormatException.ambiguous(text, digits, written);
+            }
+            return Double.parseDouble(digits.replace(",", ""));
+        }
+        return number(joined);
     }
 
     private static double number(String digits) {

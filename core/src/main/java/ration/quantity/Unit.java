@@ -97,6 +97,29 @@ public enum Unit {
         return decimals;
     }
 
+    /** Whether it is one of those of the United States, whose users part thousands by a comma. */
+    public boolean customary() {
+        return switch (this) {
+            case INCH,
+                    FOOT,
+                    GALLON,
+                    QUART,
+                    CUBIC_INCH,
+                    GALLON_PER_HOUR,
+                    PSI,
+                    INCH_OF_WATER,
+                    INCH_OF_MERCURY,
+                    FAHRENHEIT,
+                    POUND_PER_GALLON,
+                    HORSEPOWER,
+                    POUND_PER_HORSEPOWER_HOUR,
+                    KNOT,
+                    FOOT_PER_MINUTE,
+                    POUND_INCH -> true;
+            default -> false;
+        };
+    }
+
     public double toSi(double written) {
         return written * factor + offset;
     }

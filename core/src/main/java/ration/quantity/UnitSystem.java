@@ -50,7 +50,7 @@ public enum UnitSystem {
 
     /** A height over the sea, m, with its unit: whole feet, or whole meters. */
     public String altitude(double meters) {
-        return this == US ? figure(Unit.FOOT.fromSi(meters), 0) + " ft" : figure(meters, 0) + " m";
+        return this == US ? figure(Unit.FOOT.fromSi(meters), 0) + " ft" : grouped(figure(meters, 0)) + " m";
     }
 
     /** An SI value as a bare figure in this system's unit, with the unit's usual decimals. */
@@ -63,7 +63,12 @@ public enum UnitSystem {
                         : dimension == Dimension.VOLUME
                                 ? 1
                                 : dimension == Dimension.PRESSURE && this == METRIC ? 2 : unit.decimals();
-        return figure(unit.fromSi(si), decimals);
+        return grouped(figure(unit.fromSi(si), decimals));
+    }
+
+    /** Beside metric units a comma may be a decimal: thousands are parted by a thin gap. */
+    private String grouped(String figure) {
+        return this == US ? figure : figure.replace(',', '\u2009');
     }
 
     /** The figure followed by its unit. */
@@ -85,17 +90,33 @@ public enum UnitSystem {
                 : figure(pascal, Math.abs(pascal) < 10 ? 1 : 0) + " " + Unit.PASCAL.symbol();
     }
 
-    /** A temperature, K, in degrees Celsius; beside inches in degrees Fahrenheit too. */
+    /** A temperature, K: beside inches in degrees Fahrenheit, Celsius after it; else in degrees Celsius. */
     public String temperature(double kelvin, int decimals) {
         String celsius = figure(Unit.CELSIUS.fromSi(kelvin), decimals) + " " + Unit.CELSIUS.symbol();
-        return this == US
-                ? celsius + " (" + figure(Unit.FAHRENHEIT.fromSi(kelvin), 0) + " " + Unit.FAHRENHEIT.symbol() + ")"
-                : celsius;
+        return this == US ? warmth(kelvin) + " (" + celsius + ")" : celsius;
     }
 
+    /** The scale that temperatures are read on. */
+    public Unit thermometer() {
+        return this == US ? Unit.FAHRENHEIT : Unit.CELSIUS;
+    }
+
+    /** The same in whole degrees of one scale. */
+    public String warmth(double kelvin) {
+        return figure(thermometer().fromSi(kelvin), 0) + " " + thermometer().symbol();
+    }
+
+    /** A difference of temperatures, K, in degrees of this system's scale. */
+    public String difference(double kelvin) {
+        return this == US
+                ? figure(kelvin * FAHRENHEIT_A_KELVIN, 1) + " " + Unit.FAHRENHEIT.symbol()
+                : figure(kelvin, 1) + " " + Unit.CELSIUS.symbol();
+    }
+
+    private static final double FAHRENHEIT_A_KELVIN = 1.8;
+
     /**
-     * A number with fixed decimals, a real minus sign and a thin gap between thousands; a half is rounded away from
-     * zero.
+     * A number with fixed decimals, a real minus sign and a comma between thousands; a half is rounded away from zero.
      */
     public static String figure(double value, int decimals) {
         double scaled = decimals < TENS.length ? Math.abs(value) * TENS[decimals] : MOST_QUICK;
@@ -122,13 +143,19 @@ public enum UnitSystem {
         return n != 0 && value < 0 ? digits.insert(0, '\u2212').toString() : digits.toString();
     }
 
-    private static final char GAP = ' ';
+    /** A figure as a field shows it that reads it back: thousands parted as {@link Quantity#parse} takes them. */
+    public static String field(double value, Unit unit, int decimals) {
+        String shown = figure(value, decimals);
+        return unit.customary() ? shown : shown.replace(',', '\u2009');
+    }
+
+    private static final char GAP = ',';
     private static final double MOST_QUICK = 1e9;
     private static final long[] TENS = {1, 10, 100, 1000, 10_000};
 
     /** By the library's own formatter: right everywhere, and fifty times as slow. */
     static String formatted(double value, int decimals) {
-        String plain = String.format(Locale.ROOT, "%,." + decimals + "f", value).replace(',', ' ');
+        String plain = String.format(Locale.ROOT, "%,." + decimals + "f", value);
         boolean zero = plain.chars().noneMatch(c -> c >= '1' && c <= '9');
         if (zero) {
             return plain.replace("-", "");

@@ -30,7 +30,8 @@ public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
         LINE_OPEN(
                 "line open",
                 20,
-                "Open fuel: into a metal can that is bonded, outside, no ignition source, extinguisher at hand."),
+                "Fire hazard: open fuel line. Outdoors, into a bonded metal can, no ignition source,"
+                        + " extinguisher at hand."),
         /** The engine bay heat-soaked, the fuel as warm as the hot day makes it. */
         HOT(
                 "hot",

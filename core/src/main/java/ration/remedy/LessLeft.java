@@ -86,7 +86,7 @@ public final class LessLeft {
         tries.add(() -> move("Outlet 3 in aft", new Point3(at.x() + MOVE, at.y(), 0)));
         tries.add(() -> move("Outlet 3 in to the left", new Point3(at.x(), at.y() - MOVE, 0)));
         tries.add(() -> move("Outlet 3 in to the right", new Point3(at.x(), at.y() + MOVE, 0)));
-        tries.add(() -> move("Outlet on the tank\u2019s centreline", new Point3(at.x(), (left + right) / 2, 0)));
+        tries.add(() -> move("Outlet on the tank\u2019s centerline", new Point3(at.x(), (left + right) / 2, 0)));
         tries.add(() -> second("Second outlet, front", new Point3(front + FROM_END, at.y(), 0)));
         tries.add(() -> second("Second outlet, rear", new Point3(rear - FROM_END, at.y(), 0)));
         tries.add(() -> second("Second outlet, left", new Point3(at.x(), left + FROM_END, 0)));
@@ -181,7 +181,7 @@ public final class LessLeft {
             Place down = Place.estimated(
                     new Point3(at.x(), at.y(), here.get().floor().point().z() + LIP));
             if (down.point().z() < at.z() - LIP) {
-                change("Outlet down to the floor of its well", s -> onTank(s, t -> firstAt(t, down)));
+                change("Outlet lowered to the sump floor", s -> onTank(s, t -> firstAt(t, down)));
             }
             return;
         }

@@ -87,9 +87,9 @@ public final class MoreDegrees {
                 double margin = after.governing().map(g -> g.margin()).orElse(0.0)
                         - now.governing().map(g -> g.margin()).orElse(0.0);
                 String costs = Math.abs(margin) < 0.005
-                        ? "flow margin as before"
-                        : (margin > 0 ? "and adds " : "and takes ")
-                                + ration.quantity.UnitSystem.figure(Math.abs(margin), 2) + "\u00d7 of flow margin";
+                        ? "flow margin unchanged"
+                        : (margin > 0 ? "and adds " : "and costs ")
+                                + ration.quantity.UnitSystem.figure(Math.abs(margin), 2) + "\u00d7 flow margin";
                 rows.add(new Row(
                         c.title(),
                         costs,
@@ -153,7 +153,7 @@ public final class MoreDegrees {
                 run.size()
                         .nextUp()
                         .ifPresent(up -> all.add(new Change(
-                                "Run " + run.name() + " in " + up.shortName(),
+                                "Line " + run.name() + " in " + up.shortName(),
                                 on(run, Run.class, r -> r.resized(up)))));
             }
             return all;
@@ -315,7 +315,7 @@ public final class MoreDegrees {
         String from = pump.id();
         String to = tank.id();
         return Optional.of(
-                new Change("A small return behind " + pump.name() + " to " + tank.name() + ", 0.040 in", p -> p.system()
+                new Change("0.040 in bleed return, from " + pump.name() + " outlet to " + tank.name(), p -> p.system()
                         .item(from)
                         .flatMap(f -> p.system().item(to).map(t -> p.with(withReturn(p.system(), (Pump) f, (Tank) t))))
                         .orElse(p)));

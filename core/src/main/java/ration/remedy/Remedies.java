@@ -235,7 +235,7 @@ public final class Remedies {
         public Void pump(Pump pump) {
             change(
                     pump,
-                    pump.name() + " with 20 % more pressure",
+                    pump.name() + " with 20% more pressure",
                     "a pump or a speed step up",
                     Pump.class,
                     x -> x.withCurve(x.curve().stream()
@@ -268,7 +268,7 @@ public final class Remedies {
 
         @Override
         public Void orifice(Orifice o) {
-            bored(o, 1.25, "larger", "meters less: see what it was put there for");
+            bored(o, 1.25, "larger", "restricts less: check why it is there first");
             return null;
         }
 
@@ -303,7 +303,7 @@ public final class Remedies {
                 .nextUp()
                 .ifPresent(up -> change(
                         run,
-                        "Run " + run.name() + ", " + plain(run.size()) + " \u2192 " + up.shortName()
+                        "Line " + run.name() + ", " + plain(run.size()) + " \u2192 " + up.shortName()
                                 + (up.kind() == LineSize.Kind.TUBE ? " tube" : ""),
                         makes(run),
                         Run.class,
@@ -445,7 +445,7 @@ public final class Remedies {
         Change both = new Change(
                 "",
                 two.get(0).title() + " and " + inSentence(two.get(1).title()),
-                "together, solved as one",
+                "both changes together",
                 s -> two.get(1).on().apply(two.get(0).on().apply(s)));
         return LeastMargin.of(project.with(both.on().apply(system)), known)
                 .filter(m -> m.ratio() > solved.get(0).after().ratio() + LEAST_GAIN)

@@ -32,7 +32,7 @@ import ration.quantity.UnitSystem;
  * @param struck whether what was measured no longer counts
  * @param verdict no better than Not shown while its test is missing
  * @param ratio for the notch bar
- * @param since day of the test it stands on; "never", "computed", or "stale"
+ * @param since day of the test it stands on; "never", "computed", or "outdated"
  * @param accepted by an inspector, as it was found then
  * @param point whose hand it is in
  */
@@ -52,6 +52,7 @@ public record Requirement(
         Optional<SignOff.Point> point) {
 
     private static final String NEVER = "never";
+    private static final String OUTDATED = "outdated";
     private static final String COMPUTED = "computed";
     private static final String NOT_RUN = "not run";
 
@@ -139,7 +140,7 @@ public record Requirement(
                 p.outcome().predicted().in(u),
                 done ? p.outcome().measured().in(u) : NOT_RUN,
                 done && !p.counts(),
-                p.counts() ? p.record().orElseThrow().by().date() : stale ? "stale" : NEVER);
+                p.counts() ? p.record().orElseThrow().by().date() : stale ? OUTDATED : NEVER);
     }
 
     private record Line(String needs, String predicted, String measured, boolean struck, String since) {}
@@ -194,7 +195,7 @@ public record Requirement(
                 .orElseGet(() -> tank.map(t -> t.evidence().stale())
                                 .filter(s -> s.stream().anyMatch(t -> t.work() instanceof ration.evidence.Work.Drain))
                                 .isPresent()
-                        ? new Line(needs, predicted, NOT_RUN, false, "stale")
+                        ? new Line(needs, predicted, NOT_RUN, false, OUTDATED)
                         : new Line(needs, predicted, NOT_RUN, false, NEVER));
     }
 
@@ -205,10 +206,15 @@ public record Requirement(
                 : dimension == Dimension.NUMBER ? UnitSystem.figure(value, 2) : u.text(value, dimension);
     }
 
+    /** Whether there is a test of it that is no longer valid. */
+    public boolean outdated() {
+        return since.equals(OUTDATED);
+    }
+
     /** Which side of its limit it should lie on, in a word; empty where it is no figure. */
     public String side() {
         return finding.measure()
-                .map(m -> m.sense() == Measure.Sense.AT_LEAST ? "at least" : "at most")
+                .map(m -> m.sense() == Measure.Sense.AT_LEAST ? "minimum" : "maximum")
                 .orElse("");
     }
 }

@@ -29,14 +29,14 @@ public final class Again {
             all.add("Calibration of the sender");
         }
         if (part.kind() == Part.Kind.SIGHT_TUBE) {
-            all.add("Marks of the gauge, where its foot moved");
+            all.add("Gauge marks, if the gauge bottom moved");
         }
         if (part.kind() == Part.Kind.CAP_SEAL) {
             return List.of("Cap dry under a hose, then a sample of "
                     + item.map(Item::name).orElse("the tank"));
         }
-        all.add("Leak look, overnight on paper");
-        all.add("First run: look at its joints, again after the first flight");
+        all.add("Overnight leak check (paper towel)");
+        all.add("Leak-check fittings after first run and after first flight");
         return List.copyOf(all);
     }
 
@@ -50,13 +50,13 @@ public final class Again {
         @Override
         public List<String> run(Run run) {
             return Topology.of(system).returns(run)
-                    ? List.of("Lines under pressure", "Return flow and pressure at idle")
-                    : List.of("Lines under pressure", "Flow nose-up, every position that passes " + run.name());
+                    ? List.of("Line pressure test", "Return flow and pressure at idle")
+                    : List.of("Line pressure test", "Flow nose-up, every position that passes " + run.name());
         }
 
         @Override
         public List<String> tank(Tank tank) {
-            return List.of("Tank tight under a column of water");
+            return List.of("Tank pressure test (water column)");
         }
 
         @Override

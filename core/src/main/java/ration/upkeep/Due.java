@@ -47,7 +47,7 @@ public record Due(Part part, double used, Optional<LocalDate> on, double atHours
         double from = looked.map(Entry::hours)
                 .orElseGet(() -> p.fitted().map(Part.Fitted::hours).orElse(Double.NaN));
         if (begins.isEmpty()) {
-            return new Due(p, Double.NaN, Optional.empty(), Double.NaN, "age unknown: due now", Verdict.NOT_SHOWN);
+            return new Due(p, Double.NaN, Optional.empty(), Double.NaN, "age unknown: treat as due", Verdict.NOT_SHOWN);
         }
         LocalDate start = begins.get();
         Optional<LocalDate> end =
@@ -83,7 +83,7 @@ public record Due(Part part, double used, Optional<LocalDate> on, double atHours
     }
 
     private static String hours(double left) {
-        return left < 0 ? UnitSystem.figure(-left, 1) + " h over" : UnitSystem.figure(left, 1) + " h left";
+        return left < 0 ? UnitSystem.figure(-left, 1) + " h overdue" : UnitSystem.figure(left, 1) + " h remaining";
     }
 
     private static String days(long left) {
@@ -91,6 +91,6 @@ public record Due(Part part, double used, Optional<LocalDate> on, double atHours
         String span = n < 21
                 ? n + (n == 1 ? " day" : " days")
                 : n < 120 ? Math.round(n / 7.0) + " weeks" : Math.round(n / 30.4) + " months";
-        return left < 0 ? span + " over" : span + " left";
+        return left < 0 ? span + " overdue" : span + " remaining";
     }
 }

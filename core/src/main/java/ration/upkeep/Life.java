@@ -30,10 +30,10 @@ public record Life(int months, double hours, Ends ends) {
 
     public Life {
         if (months < 0 || months > 600 || !(hours >= 0 && hours <= 100_000)) {
-            throw new IllegalArgumentException("A life lasts 0 to 600 months, 0 to 100,000 hours.");
+            throw new IllegalArgumentException("Interval: 0 to 600 months, 0 to 100,000 h.");
         }
         if (ends != Ends.REMOVE && months == 0 && hours == 0) {
-            throw new IllegalArgumentException("Say how long it lives, in months or in hours.");
+            throw new IllegalArgumentException("Enter an interval in months or hours.");
         }
     }
 

@@ -30,7 +30,7 @@ public record Part(String id, String name, String item, Kind kind, Life life, Op
         PUMP("Pump", 12, 100, Life.Ends.LOOK),
         CAP_SEAL("Cap seal", 12, 0, Life.Ends.LOOK),
         PLATE("Access plate, its gasket", 60, 0, Life.Ends.LOOK),
-        SEALANT("Tank sealing, fuel totals", 0, 10, Life.Ends.LOOK),
+        SEALANT("Tank sealant inspection", 0, 10, Life.Ends.LOOK),
         TEMPORARY("Temporary", 0, 0, Life.Ends.REMOVE),
         OTHER("Other", 12, 100, Life.Ends.LOOK);
 
@@ -74,7 +74,7 @@ public record Part(String id, String name, String item, Kind kind, Life life, Op
 
     public Part {
         if (id.isBlank() || name.isBlank()) {
-            throw new IllegalArgumentException("A part with a life has a name.");
+            throw new IllegalArgumentException("Enter a part name.");
         }
     }
 

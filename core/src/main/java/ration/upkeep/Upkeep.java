@@ -28,7 +28,7 @@ public record Upkeep(double hours, List<Part> parts, List<Entry> log) {
 
     public Upkeep {
         if (!(hours >= 0 && hours <= 100_000)) {
-            throw new IllegalArgumentException("An airframe has 0 to 100,000 hours.");
+            throw new IllegalArgumentException("Airframe time: 0 to 100,000 h.");
         }
         parts = List.copyOf(parts);
         log = List.copyOf(log);
@@ -117,10 +117,10 @@ public record Upkeep(double hours, List<Part> parts, List<Entry> log) {
     public Upkeep replaced(String id, Act act) {
         Part old = part(id).orElseThrow();
         String words =
-                old.name() + " replaced" + (act.paper().isBlank() ? "" : ", paper " + act.paper()) + ". Old one: "
+                "Replaced " + old.name() + (act.paper().isBlank() ? "" : ", ref. " + act.paper()) + ". Removed part: "
                         + old.fitted()
-                                .map(f -> "fitted " + f.on() + " at " + hours(f.hours()))
-                                .orElse("age unknown") + (old.paper().isBlank() ? "" : ", paper " + old.paper()) + ".";
+                                .map(f -> "installed " + f.on() + " at " + hours(f.hours()))
+                                .orElse("age unknown") + (old.paper().isBlank() ? "" : ", ref. " + old.paper()) + ".";
         return with(old.fitted(new Part.Fitted(act.on(), act.hours(), act.made()), act.paper()))
                 .noted(act, id, Entry.What.REPLACED, words, 0);
     }
@@ -131,14 +131,14 @@ public record Upkeep(double hours, List<Part> parts, List<Entry> log) {
                 act,
                 id,
                 Entry.What.LOOKED,
-                part(id).orElseThrow().name() + " looked at" + (found.isBlank() ? "" : ": " + found.strip()) + ".",
+                "Inspected " + part(id).orElseThrow().name() + (found.isBlank() ? "" : ": " + found.strip()) + ".",
                 0);
     }
 
     /** Taken out for good: a temporary thing, or a part that is no more. */
     public Upkeep removed(String id, Act act) {
         Part old = part(id).orElseThrow();
-        Upkeep noted = noted(act, id, Entry.What.REMOVED, old.name() + " removed.", 0);
+        Upkeep noted = noted(act, id, Entry.What.REMOVED, "Removed " + old.name() + ".", 0);
         return new Upkeep(
                 noted.hours, parts.stream().filter(p -> !p.id().equals(id)).toList(), noted.log);
     }

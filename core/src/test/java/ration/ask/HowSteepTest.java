@@ -79,7 +79,7 @@ class HowSteepTest {
         assertThat(steep.on(least.getAsDouble()).orElseThrow().up().degrees()).isGreaterThanOrEqualTo(17);
         assertThat(steep.on(0)).isEmpty();
         assertThat(SteepPicture.words(steep, DEMO.brief().envelope(), UnitSystem.US))
-                .startsWith("Climb 17\u00b0 holds from ");
+                .startsWith("Climb 17\u00b0 OK from ");
     }
 
     /** What stands clear ends it under the outlet; nothing computed, nothing feeding or a stop give no answer. */
@@ -100,7 +100,7 @@ class HowSteepTest {
     @Test
     void theDrawingSaysTheSame() {
         var picture = SteepPicture.draw(steep, DEMO.brief().envelope(), 0.01, UnitSystem.METRIC, 560, 200);
-        assertThat(picture.texts()).contains("Climb 17\u00b0", "flow holds", "now", "litres in the tanks that feed");
+        assertThat(picture.texts()).contains("Climb 17\u00b0", "flow OK", "now", "liters in the tanks that feed");
         long marked = picture.pieces().stream()
                 .flatMap(p -> p.marks().stream())
                 .filter(m -> m.getClass().getSimpleName().equals("Disc"))

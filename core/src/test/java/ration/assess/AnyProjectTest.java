@@ -198,7 +198,7 @@ class AnyProjectTest {
             var path = VaporAnswer.path(p, v.look(), v.air());
             all.add(VaporPath.draw(
                     new VaporPath.Subject(p, path, Optional.empty(), v.air(), UnitSystem.METRIC), 690, 300, measure));
-            all.add(AltitudeMap.draw(p, path, v.air(), 470, 330, measure));
+            all.add(AltitudeMap.draw(p, path, v.air(), ration.quantity.UnitSystem.US, 470, 330, measure));
         });
         all.add(AirPicture.draw(
                 a,

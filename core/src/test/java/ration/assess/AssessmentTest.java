@@ -62,7 +62,7 @@ class AssessmentTest {
         Project demo = Systems.corrie();
         Assessment before = Assessment.of(demo);
         CaseAnswer governing = before.governing().orElseThrow();
-        assertThat(governing.condition().attitude().name()).isEqualTo("Take-off run");
+        assertThat(governing.condition().attitude().name()).isEqualTo("Takeoff run");
         assertThat(governing.condition().positions()).containsEntry("selector", "FUSELAGE");
         assertThat(governing.filling()).isEqualTo(Filling.of(Contents.LAST_USABLE));
         assertThat(before.flowVerdict()).isEqualTo(Verdict.FAILS);
@@ -151,17 +151,18 @@ class AssessmentTest {
         assertThat(ledger.unusable().figure()).isEqualTo("1.32 gal");
         assertThat(ledger.unusable().need()).isEqualTo("placard 1.3");
         assertThat(ledger.unusable().detail())
-                .isEqualTo("Likely by a test, Glide \u22126\u00b0, tilt 3\u00b0 right, Upper tank");
+                .isEqualTo("Estimated from a drain test, Glide \u22126\u00b0, tilt 3\u00b0 right, Upper tank");
         assertThat(ledger.vapor().verdict()).as("a restart is at risk").isEqualTo(Verdict.THIN);
         assertThat(ledger.vapor().detail())
-                .isEqualTo("110 \u00b0F +6.4 \u00b0C; Upper tank outlet, 38 \u00b0C fuel, 8 000 ft; restart at"
+                .isEqualTo("Fuel 110 \u00b0F: margin 11.6 \u00b0F; Upper tank outlet, fuel 100 \u00b0F, 8,000 ft;"
+                        + " restart at"
                         + " risk after shutdown");
         assertThat(Ledger.of(Assessment.of(Project.empty()), UnitSystem.US)
                         .vapor()
                         .verdict())
                 .isEqualTo(Verdict.NOT_SHOWN);
         assertThat(ledger.flow().figure()).endsWith("\u00d7");
-        assertThat(ledger.flow().detail()).startsWith("Take-off run 12\u00b0, 0.25 g forward, FUSELAGE");
+        assertThat(ledger.flow().detail()).startsWith("Takeoff run 12\u00b0, 0.25 g forward, FUSELAGE");
     }
 
     @Test
@@ -247,7 +248,7 @@ class AssessmentTest {
         CaseAnswer look = a.look(dry).orElseThrow();
         assertThat(look.margin()).isZero();
         assertThat(look.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(look.obstacle(system)).contains("left").contains("stands clear of the fuel");
+        assertThat(look.obstacle(system)).contains("left").contains("uncovered");
         assertThat(a.look(dry.withPosition("selector", "OFF")).orElseThrow().obstacle(system))
                 .isNotBlank();
     }

@@ -29,7 +29,7 @@ class CaseWordsTest {
             words.add(c.pumps().label());
         }
         if (c.condition().engine().fouled()) {
-            words.add("filters fouled");
+            words.add("filters dirty");
         }
         return String.join(", ", words).toLowerCase(Locale.ROOT);
     }
@@ -52,7 +52,7 @@ class CaseWordsTest {
 
     @Test
     void anAngleSaidAfterALoadKeepsTheLoad() {
-        Condition c = CaseWords.parse(CORRIE, "take-off run, pitch 9, tilt -2");
+        Condition c = CaseWords.parse(CORRIE, "takeoff run, pitch 9, tilt -2");
         assertThat(c.attitude().pitchDegrees()).isCloseTo(9, Offset.offset(1e-9));
         assertThat(c.attitude().tiltDegrees()).isCloseTo(-2, Offset.offset(1e-9));
         assertThat(c.attitude().forward()).isEqualTo(0.25);
@@ -64,7 +64,7 @@ class CaseWordsTest {
         assertThatThrownBy(() -> CaseWords.parse(CORRIE, "climb, sideways"))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("\u201csideways\u201d")
-                .hasMessageContaining("take-off run")
+                .hasMessageContaining("takeoff run")
                 .hasMessageContaining("FUSELAGE")
                 .hasMessageContaining("pitch 12");
         assertThatThrownBy(() -> CaseWords.parse(CORRIE, "pitch steep")).hasMessageContaining("pitch steep");
@@ -98,7 +98,7 @@ class CaseWordsTest {
                 .orElseThrow();
         assertThat(c.margin()).isZero();
         assertThat(c.obstacle(tansy.system()))
-                .isEqualTo("Air is drawn in at Engine pump, which leaks: the pressure there lies under" + " ambient.");
+                .isEqualTo("Air leaks in at Engine pump: the pressure there is below ambient.");
     }
 
     @Test
@@ -113,9 +113,10 @@ class CaseWordsTest {
         assertThatThrownBy(() -> FaultWords.parse(s, "pump-dead:strainer"))
                 .hasMessageContaining("does not fail in this way")
                 .hasMessageContaining("filter-fouled");
-        assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper")).hasMessageContaining("times its loss");
+        assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper"))
+                .hasMessageContaining("times its clean loss");
         assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper=many"))
-                .hasMessageContaining("no number");
-        assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper=-4")).hasMessageContaining("above zero");
+                .hasMessageContaining("not a number");
+        assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper=-4")).hasMessageContaining("above 0");
     }
 }

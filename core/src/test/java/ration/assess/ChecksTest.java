@@ -54,7 +54,7 @@ class ChecksTest {
             if (i % 3 == 0) {
                 assertThat(f.check()).isEqualTo(groups.get(i).fails());
                 assertThat(f.title()).isEqualTo(f.check().title());
-                assertThat(f.detail().in(UnitSystem.US)).contains("not known").contains("Undo");
+                assertThat(f.detail().in(UnitSystem.US)).contains("unknown").contains("Undo");
             }
         }
     }

@@ -39,7 +39,7 @@ class ComparisonTest {
         assertThat(c.changes()).isEmpty();
         assertThat(c.findings()).isEmpty();
         assertThat(c.ended()).isEmpty();
-        assertThat(c.sentence()).isEqualTo("Nothing was changed since.");
+        assertThat(c.sentence()).isEqualTo("No change since.");
         assertThat(c.ledger()).hasSize(4).noneMatch(Comparison.Figure::changed);
     }
 
@@ -52,13 +52,13 @@ class ComparisonTest {
         assertThat(c.ledger().get(0).changed()).isTrue();
         assertThat(c.ended())
                 .extracting(Comparison.Ended::title)
-                .containsExactly("Nose-up flow, UPPER", "Paper overnight");
+                .containsExactly("Nose-up flow, UPPER", "Overnight leak check");
         assertThat(c.findings()).isNotEmpty();
         assertThat(c.sentence())
                 .startsWith("Since then: R3: size was 5/16, now 3/8")
                 .contains(
                         "Flow margin 1.12\u00d7 Fails, now ",
-                        "Tests that count no more: Nose-up flow, UPPER (R3: size was 5/16 x 0.035 tube, now 3/8"
+                        "Tests no longer valid: Nose-up flow, UPPER (R3: size was 5/16 x 0.035 tube, now 3/8"
                                 + " x 0.035 tube)");
     }
 
@@ -84,7 +84,7 @@ class ComparisonTest {
         assertThat(c.ended())
                 .extracting(Comparison.Ended::title)
                 .contains("Nose-up flow, UPPER")
-                .doesNotContain("Paper overnight", "Selector OFF");
+                .doesNotContain("Overnight leak check", "Selector OFF");
         assertThat(c.ended()).allSatisfy(e -> assertThat(e.causes())
                 .anyMatch(w -> (w.contains("water line was ") || w.contains("outlet wl was ")) && w.contains("now ")));
         assertThat(Comparison.of(Assessment.of(moved), BEFORE, UnitSystem.US).ended())
@@ -95,7 +95,7 @@ class ComparisonTest {
                 .hasSameSizeAs(CORRIE.tests().stream()
                         .filter(t -> Standing.of(t, CORRIE.asBuilt()).counts())
                         .toList())
-                .allSatisfy(e -> assertThat(e.causes()).containsExactly("its record is not there"));
+                .allSatisfy(e -> assertThat(e.causes()).containsExactly("its record is missing"));
     }
 
     /**

@@ -104,7 +104,7 @@ class FeedsTest {
     }
 
     /**
-     * Just over the level found no air comes at take-off demand, just under it air does or no outlet is left covered.
+     * Just over the level found no air comes at takeoff demand, just under it air does or no outlet is left covered.
      */
     @Property(tries = 15)
     void tanksAndFlowAgree(

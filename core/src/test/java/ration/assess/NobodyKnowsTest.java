@@ -313,8 +313,8 @@ class NobodyKnowsTest {
     }
 
     /**
-     * A tank whose shape does not close has no answer: the least over the others is Not shown, on the ledger and among
-     * the findings, in any document.
+     * A tank whose shape outline not closed has no answer: the least over the others is Not shown, on the ledger and
+     * among the findings, in any document.
      */
     @ParameterizedTest
     @ValueSource(strings = {"corrie-b1", "tansy-l3", "brindle-a2"})

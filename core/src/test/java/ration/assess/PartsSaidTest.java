@@ -58,7 +58,7 @@ class PartsSaidTest {
         assertThat(said.detail().in(UnitSystem.US)).contains("bus, battery, switch, breaker, ground");
         Project wired = take(take(PARALLEL, "pump-one", own), "pump-two", own);
         assertThat(finding(wired, Check.FLOW_SECOND_PUMP).orElseThrow().detail().in(UnitSystem.US))
-                .endsWith("of its own: bus.");
+                .endsWith("Not shown independent: bus.");
         Project apart = take(wired, "pump-two", "On a second bus");
         assertThat(finding(apart, Check.FLOW_SECOND_PUMP).orElseThrow().verdict())
                 .isEqualTo(Verdict.HOLDS);
@@ -69,7 +69,7 @@ class PartsSaidTest {
                     .orElseThrow();
             assertThat(less.verdict()).isEqualTo(Verdict.NOT_SHOWN);
             assertThat(less.detail().in(UnitSystem.US))
-                    .endsWith("of its own: " + o.name().toLowerCase(java.util.Locale.ROOT) + ".");
+                    .endsWith("Not shown independent: " + o.name().toLowerCase(java.util.Locale.ROOT) + ".");
         });
     }
 
@@ -153,7 +153,7 @@ class PartsSaidTest {
         Finding told = finding(rail, Check.FLOW_INLET_PRESSURE).orElseThrow();
         assertThat(told.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(told.detail().in(UnitSystem.US))
-                .contains("cannot reach the least inlet pressure: against a shut end 65")
+                .contains("cannot make minimum inlet pressure: 65")
                 .contains("70");
         assertThat(finding(PARALLEL, Check.FLOW_INLET_PRESSURE)
                         .orElseThrow()
@@ -171,6 +171,6 @@ class PartsSaidTest {
         Finding asked = finding(sent, Check.PROOF_LEVEL_SENDER).orElseThrow();
         assertThat(asked.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(asked.item()).isEqualTo("upper");
-        assertThat(take(sent, "upper", "No level sender")).isEqualTo(demo);
+        assertThat(take(sent, "upper", "Remove level sender")).isEqualTo(demo);
     }
 }

@@ -131,7 +131,7 @@ class PressureChecksTest {
                 r -> new Regulator(r.tag(), r.style(), r.reference(), psi(140), r.loss()));
         assertThat(verdict(high, "flow.regulated.regulator")).isEqualTo(Verdict.FAILS);
         assertThat(finding(high, "flow.regulated.regulator").orElseThrow().remedy())
-                .contains("do not reach");
+                .contains("cannot reach");
     }
 
     @Test
@@ -177,9 +177,9 @@ class PressureChecksTest {
      */
     @ParameterizedTest
     @CsvSource({
-        "8, 15, HOLDS, at least 10.0 A",
-        "8, 5, FAILS, at least 10.0 A",
-        "0, 5, NOT_SHOWN, what the pump draws is not said"
+        "8, 15, HOLDS, use 10.0 A or more",
+        "8, 5, FAILS, use 10.0 A or more",
+        "0, 5, NOT_SHOWN, pump current not entered"
     })
     void aBreakerIsLargerThanWhatThePumpDraws(double draws, double rating, Verdict verdict, String words) {
         Project p = with(
@@ -247,7 +247,7 @@ class PressureChecksTest {
             }
         }
         assertThat(verdict(HEADER.with(cut), "flow.header.header")).isEqualTo(Verdict.FAILS);
-        assertThat(says(HEADER.with(cut), "flow.header.header")).contains("brings fuel to");
+        assertThat(says(HEADER.with(cut), "flow.header.header")).contains("No open path to");
     }
 
     /** 125 % of take-off consumption by pump, each alone (from memory); 100 % with filters fouled (practice). */

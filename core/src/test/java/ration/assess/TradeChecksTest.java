@@ -71,11 +71,11 @@ class TradeChecksTest {
         }
         Finding shut = only(p.with(open), Check.BUILD_SHUTS);
         assertThat(shut.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(shut.detail().in(UnitSystem.US)).contains("past every shut-off");
+        assertThat(shut.detail().in(UnitSystem.US)).contains("past every shutoff");
     }
 
     /**
-     * A vent that costs little and is narrow by the rule is short by rule only, and Practice can leave the rule out.
+     * A vent that costs little and is narrow by the rule is short By rule only, and Practice can leave the rule out.
      */
     @Test
     void aVentsSizeIsARuleThatCanBeLeftOut() {
@@ -88,7 +88,7 @@ class TradeChecksTest {
                                 .withVent(t.fitout().vent().map(v -> v.withBore(Measured.of(0.2, Unit.INCH)))))));
         Finding f = only(narrow, Check.AIR_VENT);
         assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(f.detail().in(UnitSystem.US)).contains("by rule only");
+        assertThat(f.detail().in(UnitSystem.US)).contains("By rule only");
         Practice asked = narrow.brief().practice();
         Project left = narrow.with(narrow.brief()
                 .withChoices(narrow.brief()
@@ -105,7 +105,7 @@ class TradeChecksTest {
                 .filter(f -> f.check() == Check.AIR_LOW)
                 .findFirst()
                 .orElseThrow();
-        assertThat(low.remedy()).startsWith("A capped port");
+        assertThat(low.remedy()).startsWith("Fit a capped port");
     }
 
     /** What a finding advises is what comes of doing it. */
@@ -120,7 +120,7 @@ class TradeChecksTest {
         double margin = Assessment.of(done).governing().orElseThrow().margin();
         double said = Double.parseDouble(f.remedy().replaceAll(".* it is ([0-9.]+)\u00d7.*", "$1"));
         assertThat(said).isCloseTo(margin, Offset.offset(0.005));
-        assertThat(f.remedy()).contains("still fails: a step of several");
+        assertThat(f.remedy()).contains("still Fails: one step of several");
     }
 
     /**

@@ -57,7 +57,7 @@ class UnsaidTest {
         assertThat(a.cases()).extracting(CaseAnswer::verdict).isNotEmpty().doesNotContainAnyElementsOf(GOOD);
         Ledger ledger = Ledger.of(a, UnitSystem.US);
         assertThat(ledger.flow().verdict()).isNotIn(GOOD);
-        assertThat(ledger.flow().need()).isEqualTo("which engine?");
+        assertThat(ledger.flow().need()).isEqualTo("engine figures assumed");
         assertThat(ledger.vapor().verdict()).isNotIn(GOOD);
         assertThat(FlightRun.of(a, UsualFlight.of(a.project())).verdict()).isNotIn(GOOD);
     }
@@ -144,7 +144,7 @@ class UnsaidTest {
                 .isIn(GOOD);
         Project power = Pattern.BOOST_AND_ENGINE_PUMP.project();
         power = power.with(power.brief().withPower(Quantity.of(120, Unit.HORSEPOWER)));
-        assertThat(Unsaid.of(power).demand()).containsExactly("specific consumption");
+        assertThat(Unsaid.of(power).demand()).containsExactly("BSFC");
         assertThat(Unsaid.of(power.with(
                                 power.brief().withConsumption(Quantity.of(0.5, Unit.POUND_PER_HORSEPOWER_HOUR))))
                         .demand())

@@ -324,10 +324,10 @@ class BreathingTest {
     void unlikeTipsMoveFuelOnBoth() {
         Finding apart = finding(both(0.2, -0.5, Optional.empty(), Optional.empty()), "air.tips");
         assertThat(apart.verdict()).isEqualTo(Verdict.THIN);
-        assertThat(apart.detail().in(ration.quantity.UnitSystem.US)).contains("right fills at");
+        assertThat(apart.detail().in(ration.quantity.UnitSystem.US)).contains("right gains");
         Finding alike = finding(both(0.1, 0.1, Optional.empty(), Optional.empty()), "air.tips");
         assertThat(alike.verdict()).isEqualTo(Verdict.HOLDS);
-        assertThat(alike.detail().in(ration.quantity.UnitSystem.US)).contains("nothing moves");
+        assertThat(alike.detail().in(ration.quantity.UnitSystem.US)).contains("No flow between");
     }
 
     /**
@@ -410,7 +410,7 @@ class BreathingTest {
         assertThat(b.inFlight()).isGreaterThan(2 * a.inFlight());
         Finding ring = finding(both(0, 0, Optional.of("right"), Optional.of("left")), "air.vent.left");
         assertThat(ring.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(ring.detail().in(ration.quantity.UnitSystem.US)).contains("never outside");
+        assertThat(ring.detail().in(ration.quantity.UnitSystem.US)).contains("never reach outside");
     }
 
     /** One ounce for 20 gal: 10, 25, 50 gal want 0.5, 1.25, 2.5 oz (handbook, calculated). */
@@ -501,12 +501,12 @@ class BreathingTest {
         Project nowhere = both(0, 0, Optional.of("gone"), Optional.empty());
         assertThat(finding(nowhere, "air.vent.left").verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(finding(nowhere, "air.vent.left").detail().in(ration.quantity.UnitSystem.US))
-                .contains("not laid out");
+                .contains("not in the layout");
         assertThat(ration.model.Validation.of(nowhere.system()))
                 .anyMatch(p -> p.message().contains("no such tank"));
         assertThat(ration.model.Validation.of(
                         both(0, 0, Optional.of("right"), Optional.of("left")).system()))
-                .anyMatch(p -> p.message().contains("round from tank to tank"));
+                .anyMatch(p -> p.message().contains("Vents loop between tanks"));
         FuelSystem without = ration.project.LayoutEdits.remove(into.system(), "right")
                 .orElseThrow()
                 .system();
@@ -534,7 +534,7 @@ class BreathingTest {
     void aTieHasNoWinner() {
         Finding tie = finding(Systems.project(Systems.twoTanks(30, 30)), "air.both");
         assertThat(tie.item()).isEmpty();
-        assertThat(tie.detail().in(ration.quantity.UnitSystem.US)).contains("give alike");
+        assertThat(tie.detail().in(ration.quantity.UnitSystem.US)).contains("equal feed");
     }
 
     /**
@@ -555,7 +555,7 @@ class BreathingTest {
             assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
             assertThat(f.detail().in(ration.quantity.UnitSystem.US))
                     .contains("min on the ground")
-                    .contains("8 000 ft")
+                    .contains("8,000 ft")
                     .containsAnyOf("boils first", "does not boil")
                     .contains("vacuum");
         }

@@ -105,7 +105,7 @@ class PlenumTest {
         Assessment a = Assessment.of(p);
         AirAnswerOf found = new AirAnswerOf(a);
         assertThat(found.finding("plenum").verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(found.finding("plenum").detail().in(UnitSystem.US)).contains("flow fails");
+        assertThat(found.finding("plenum").detail().in(UnitSystem.US)).contains("flow falls below demand");
         var blocked = ration.assess.AirAnswer.blocked(
                         p,
                         p.system()

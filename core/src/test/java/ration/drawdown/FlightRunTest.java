@@ -150,7 +150,7 @@ class FlightRunTest {
         Assessment a = Assessment.of(both(24, -0.3));
         OnBoth b = OnBoth.of(a, UsualFlight.of(a.project())).orElseThrow();
         assertThat(b.first()).isEqualTo("left");
-        assertThat(b.causes().get(0).words()).startsWith("vents");
+        assertThat(b.causes().get(0).words()).startsWith("vent pressure");
         assertThat(b.causes().get(0).flow()).isPositive();
         assertThat(b.causes().stream().mapToDouble(b::share).sum()).isCloseTo(1, Offset.offset(1e-9));
         assertThat(b.left()).isGreaterThan(0.3 * GALLON);
@@ -161,7 +161,7 @@ class FlightRunTest {
         Assessment a = Assessment.of(both(30, 0));
         OnBoth b = OnBoth.of(a, UsualFlight.of(a.project())).orElseThrow();
         assertThat(b.first()).isEqualTo("left");
-        assertThat(b.causes().get(0).words()).startsWith("heights");
+        assertThat(b.causes().get(0).words()).startsWith("fuel level");
     }
 
     /**
@@ -336,7 +336,7 @@ class FlightRunTest {
                 .singleElement()
                 .satisfies(e -> {
                     assertThat(e.minutes()).isEqualTo(60);
-                    assertThat(e.words()).isEqualTo("Left tank vent shut");
+                    assertThat(e.words()).isEqualTo("Left tank vent blocked");
                 });
         for (double m : new double[] {10, 30, 59}) {
             assertThat(failed.at(m).condition().contents())

@@ -232,7 +232,7 @@ class AirPictureTest {
         Project p = Systems.corrie()
                 .with(system.replace(r4.withPoints(List.of(Place.inches(38, 0, 20), Place.inches(30, 0, 50)))));
         Picture picture = drawn(p, Set.of(), AirMoves.Kind.FEEDING, WINDOWS[0]);
-        assertThat(picture.texts()).contains("low, no drain", "high, vapor gathers");
-        assertThat(picture.pieces()).anyMatch(x -> x.words().equals("low, no drain at " + r4.name()));
+        assertThat(picture.texts()).contains("low point, no drain", "high point, vapor collects");
+        assertThat(picture.pieces()).anyMatch(x -> x.words().equals("low point, no drain at " + r4.name()));
     }
 }

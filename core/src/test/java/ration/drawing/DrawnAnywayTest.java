@@ -115,7 +115,7 @@ class DrawnAnywayTest {
         }
     }
 
-    /** A tank that does not close is drawn as a box that says so, and all else as it is. */
+    /** A tank that outline not closed is drawn as a box that says so, and all else as it is. */
     @Test
     void aTankThatDoesNotCloseIsMarked() {
         Project p = Systems.corrie();
@@ -136,7 +136,7 @@ class DrawnAnywayTest {
                         Collisions.MEASURE)
                 .texts();
         assertThat(texts)
-                .anyMatch(x -> x.contains(t.name()) && x.contains("does not close"))
+                .anyMatch(x -> x.contains(t.name()) && x.contains("outline not closed"))
                 .anyMatch(x -> x.contains(p.system().tanks().get(1).name()));
     }
 }

@@ -128,7 +128,7 @@ class FlightPicturesTest {
                 new Lasting(Double.POSITIVE_INFINITY, 0.01, 0, Map.of(), course), UnitSystem.METRIC, 260, 150);
         staysOnItsSheet(p);
         assertThat(p.texts()).noneMatch(t -> t.contains("fails"));
-        assertThat(p.pieces().get(0).words()).isEqualTo("Flow does not fail in the 30 minutes looked at");
+        assertThat(p.pieces().get(0).words()).isEqualTo("Flow does not fail in the 30 minutes checked");
         List<Lasting.Point> nothing =
                 List.of(new Lasting.Point(0, Double.NaN, 0.02), new Lasting.Point(1, Double.NaN, 0.02));
         assertThat(LastingPicture.draw(new Lasting(0, 0, 0, Map.of(), nothing), UnitSystem.US, 260, 150)
@@ -180,7 +180,7 @@ class FlightPicturesTest {
                         .pieces()
                         .get(0)
                         .words())
-                .isEqualTo("Nothing falls due in two years");
+                .isEqualTo("Nothing due in two years");
     }
 
     /** Readings are numbered where they were taken, two at one part beside each other, and what is next is ringed. */

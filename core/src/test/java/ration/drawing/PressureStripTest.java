@@ -40,7 +40,7 @@ class PressureStripTest {
     private static Optional<String> said(Picture picture) {
         return picture.pieces().stream()
                 .map(Piece::words)
-                .filter(w -> w.startsWith("Pressure on the way"))
+                .filter(w -> w.startsWith("Pressure along the path"))
                 .findFirst();
     }
 
@@ -57,11 +57,11 @@ class PressureStripTest {
         double boost = regime.of(look).pressure(new PortRef("boost", Item.OUT)).orElseThrow();
         assertThat(picture.texts())
                 .contains(
-                        "Pressure on the way",
+                        "Pressure along the path",
                         UnitSystem.US.figure(inlet, Dimension.PRESSURE),
                         UnitSystem.US.figure(boost, Dimension.PRESSURE));
         assertThat(said(picture))
-                .hasValueSatisfying(w -> assertThat(w).startsWith("Pressure on the way, Left tank 0.00 psi"));
+                .hasValueSatisfying(w -> assertThat(w).startsWith("Pressure along the path, Left tank 0.00 psi"));
     }
 
     /** As it runs the engine takes its demand and no more; the margin's figure stands beside it. */
@@ -77,7 +77,7 @@ class PressureStripTest {
         String demand = UnitSystem.figure(UnitSystem.US.unit(Dimension.FLOW).fromSi(look.need()), 1);
         String capacity = UnitSystem.figure(
                 UnitSystem.US.unit(Dimension.FLOW).fromSi(look.capacity().inletFlow()), 1);
-        assertThat(runs).contains(demand, "at most " + capacity).doesNotContain(capacity);
+        assertThat(runs).contains(demand, "max " + capacity).doesNotContain(capacity);
         assertThat(most).contains(capacity).doesNotContain(demand);
         assertThat(Regime.usual(p.brief())).isEqualTo(Regime.AS_IT_RUNS);
         assertThat(Regime.usual(Systems.corrie().brief())).isEqualTo(Regime.AT_MOST);
@@ -102,7 +102,7 @@ class PressureStripTest {
         Project p = Systems.demo("tansy-l3");
         Condition off = Assessment.start(p).withPositions(java.util.Map.of("selector", "OFF"));
         assertThat(said(draw(p, off, Regime.AT_MOST, SchematicView.of(860, 612))))
-                .hasValueSatisfying(
-                        w -> assertThat(w).startsWith("Pressure on the way: N").doesNotContain("psi"));
+                .hasValueSatisfying(w ->
+                        assertThat(w).startsWith("Pressure along the path: N").doesNotContain("psi"));
     }
 }

@@ -176,7 +176,7 @@ class SchematicTest {
         Picture picture = draw(DEMO, c, "strainer", SchematicView.of(860, 612));
         assertThat(picture.texts())
                 .contains(
-                        "heights in Climb 17\u00b0, nose to the right",
+                        "heights at Climb 17\u00b0, nose right",
                         "no flow",
                         "Fails",
                         "left at the inlet",
@@ -224,7 +224,7 @@ class SchematicTest {
     void anEmptySheetTeaches() {
         Project empty = Project.empty();
         Picture picture = draw(empty, condition(empty, "Level"), "", SchematicView.of(860, 612));
-        assertThat(picture.texts()).contains("Lay out what feeds the engine", "Not shown");
+        assertThat(picture.texts()).contains("Add what feeds the engine", "Not shown");
     }
 
     @Test

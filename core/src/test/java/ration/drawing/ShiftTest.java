@@ -98,8 +98,8 @@ class ShiftTest {
         Project read = ProjectFile.open(file);
         assertThat(read).isEqualTo(moved);
         assertThat(read.system().shifts()).containsOnly(Map.entry("strainer", -0.03), Map.entry("left", 0.1));
-        assertThat(Difference.between(DEMO, moved)).containsExactly("items are drawn elsewhere across");
-        FuelSystem back = Systems.offer(read.system(), "strainer", "Draw it where it would stand")
+        assertThat(Difference.between(DEMO, moved)).containsExactly("drawing positions differ");
+        FuelSystem back = Systems.offer(read.system(), "strainer", "Reset drawing position")
                 .on(read.system());
         assertThat(back.shifts()).containsOnlyKeys("left");
         assertThat(back.minus("left").shifts()).isEmpty();

@@ -77,8 +77,8 @@ class TankPicturesTest {
                 TextMeasure.approximate());
         assertThat(p.texts()).contains("climb", "glide", "slip", "nose up", "right wing low", "placard 1.30 gal");
         assertThat(p.pieces())
-                .anyMatch(x -> x.words().startsWith("Most stays, 1.24 gal, at Glide"))
-                .anyMatch(x -> x.words().startsWith("Looked at, Level, "));
+                .anyMatch(x -> x.words().startsWith("Maximum unusable 1.24 gal at Glide"))
+                .anyMatch(x -> x.words().startsWith("Current attitude, Level: "));
     }
 
     @Test
@@ -125,6 +125,6 @@ class TankPicturesTest {
                 UnitSystem.US,
                 700,
                 600);
-        assertThat(open.texts()).containsExactly("The shape does not close yet.");
+        assertThat(open.texts()).containsExactly("Outline not closed yet.");
     }
 }

@@ -27,7 +27,8 @@ import ration.vapor.PathHeat;
 import ration.vapor.SoakPath;
 
 /**
- * The pictures of the Vapor and the Air and water page: on their sheet, in words too, and they show what was computed.
+ * The pictures of the Vapor and the Vents and drains page: on their sheet, in words too, and they show what was
+ * computed.
  */
 class VaporPicturesTest {
 
@@ -67,7 +68,8 @@ class VaporPicturesTest {
 
     private static Picture map(Project p, Air air) {
         VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
-        return AltitudeMap.draw(p, VaporAnswer.path(p, v.look(), air), air, 470, 330, MEASURE);
+        return AltitudeMap.draw(
+                p, VaporAnswer.path(p, v.look(), air), air, ration.quantity.UnitSystem.US, 470, 330, MEASURE);
     }
 
     @ParameterizedTest
@@ -84,7 +86,7 @@ class VaporPicturesTest {
         Project p = brindle();
         VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
         Picture picture = path(p, v.air());
-        String figure = VaporAnswer.signed(v.degrees());
+        String figure = ration.quantity.UnitSystem.US.difference(v.degrees());
         assertThat(picture.pieces())
                 .anyMatch(x -> x.words().contains(figure) && x.words().contains("lift pump inlet"));
         assertThat(picture.texts()).anyMatch(t -> t.contains(figure));
@@ -110,9 +112,11 @@ class VaporPicturesTest {
         double limit = Unit.CELSIUS.fromSi(v.air().fuelKelvin()) + v.degrees();
         assertThat(picture.pieces())
                 .anyMatch(x -> x.item().equals("lift")
-                        && x.words().contains("boils at " + UnitSystem.figure(limit, 1) + " \u00b0C in the tank"));
-        assertThat(picture.texts()).contains("this case", VaporAnswer.signed(v.degrees()));
-        assertThat(picture.texts()).anyMatch(t -> t.startsWith("keep left of this"));
+                        && x.words()
+                                .contains(
+                                        "boils at " + UnitSystem.US.warmth(Unit.CELSIUS.toSi(limit)) + " in the tank"));
+        assertThat(picture.texts()).contains("this case", ration.quantity.UnitSystem.US.difference(v.degrees()));
+        assertThat(picture.texts()).anyMatch(t -> t.startsWith("stay left of this"));
     }
 
     /** Higher up it boils cooler: every limit line leans to the left as it rises. */
@@ -158,7 +162,7 @@ class VaporPicturesTest {
         assertThat(SoakPicture.draw(soak(cool), List.of(), List.of(), 400, 300).texts())
                 .contains("no boiling predicted during soak");
         assertThat(SoakPicture.draw(List.of(), List.of(), List.of(), 400, 300).texts())
-                .containsExactly("Nothing on the path stands in the engine bay.");
+                .containsExactly("No item on the path is in the engine bay.");
     }
 
     /** What was logged lies on the line where it agrees with it, and an earlier run is marked otherwise. */

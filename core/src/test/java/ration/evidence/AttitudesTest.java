@@ -73,9 +73,9 @@ class AttitudesTest {
         Finding f = drainTest(Systems.corrie());
         assertThat(f.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(f.detail().in(UnitSystem.US))
-                .contains("no test was done there")
+                .contains("not drain-tested")
                 .contains("1.32 gal")
-                .contains("scatter");
+                .contains("spread");
     }
 
     @Test

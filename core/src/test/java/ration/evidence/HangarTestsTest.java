@@ -99,7 +99,7 @@ class HangarTestsTest {
         });
         Ledger.Entry entry = Ledger.of(a, UnitSystem.US).unusable();
         assertThat(entry.figure()).isEqualTo("0.70 gal");
-        assertThat(entry.detail()).contains("drain test");
+        assertThat(entry.detail()).contains("Drain test");
     }
 
     /** Two tanks of 60.5 gal together, 56 usable: 2.25 unusable in each. Common practice, no source. */
@@ -231,7 +231,7 @@ class HangarTestsTest {
         assertThat(Math.toDegrees(NoseHeight.pitch(1.5, 1.0, 2.0))).isCloseTo(14.4775, Offset.offset(1e-4));
         assertThat(NoseHeight.pitch(1, 1, 3)).isZero();
         assertThat(NoseHeight.pitch(0.8, 1, 3)).isNegative();
-        assertThatThrownBy(() -> NoseHeight.pitch(1, 1, 0)).hasMessageContaining("above zero");
+        assertThatThrownBy(() -> NoseHeight.pitch(1, 1, 0)).hasMessageContaining("above 0");
         assertThatThrownBy(() -> NoseHeight.pitch(3, 0, 3)).hasMessageContaining("measure them again");
     }
 

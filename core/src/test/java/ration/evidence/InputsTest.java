@@ -82,7 +82,7 @@ class InputsTest {
                 .detail()
                 .in(UnitSystem.US);
         assertThat(detail)
-                .contains("no longer counted", "was", "now")
+                .contains("no longer valid", "was", "now")
                 .containsPattern("Outlet, air comes in, water line was .* in, now .* in\\.");
         assertThat(Assessment.of(saved.with(saved.system().replace(tank.renamed("Roof tank"))))
                         .findings())

@@ -60,16 +60,19 @@ class CardsTest {
     void theCardBeforeFlightHoldsDrainsVentsAndTheDipstick(String demo) throws IOException {
         Assessment a = Systems.assessed(demo);
         String text = text(PreflightPdf.of(a, UnitSystem.US));
-        assertThat(text).contains("Drains, in walk-round order", "Vents and caps", "hazardous waste");
+        assertThat(text).contains("Drains, walk-around order", "Vents and caps", "hazardous waste");
         ration.breathing.SamplingCard.of(a.project().system())
                 .forEach(d -> assertThat(text).contains(d.name()));
         a.tanks().forEach(t -> assertThat(text)
                 .contains(
                         t.tank().fitout().gauge().isPresent()
                                 ? t.tank().name() + " by dipstick"
-                                : t.tank().name() + ": no gauge is laid out"));
+                                : t.tank().name() + ": no gauge in the layout"));
         if (demo.equals("corrie-b1")) {
-            assertThat(text).contains("Off before flight Worm clamp on R4", "read parked is off by up to");
+            assertThat(text)
+                    .contains(
+                            "Remove before flight Worm-drive hose clamp, R4 (ground runs only)",
+                            "read parked is off by up to");
         }
     }
 }

@@ -155,12 +155,7 @@ class GaugeCardTest {
             String text = new PDFTextStripper().getText(pdf);
             assertThat(text)
                     .contains(
-                            "Upper tank",
-                            "Level, by fills",
-                            "Parked 12",
-                            "Unusable 1.3",
-                            "print at 100 %",
-                            "inspector");
+                            "Upper tank", "Level, by fills", "Parked 12", "Unusable 1.3", "print at 100%", "inspector");
             assertThat(pdf.getNumberOfPages()).isEqualTo(3);
         }
     }

@@ -81,10 +81,10 @@ class PacketTest {
         String mark = Packet.mark(p);
         assertThat(pages).allSatisfy(t -> assertThat(t)
                 .contains(
-                        "mark " + mark,
-                        "It approves nothing",
+                        "document ID " + mark,
+                        "Approves nothing",
                         "page " + (pages.indexOf(t) + 1) + " of " + pages.size()));
-        assertThat(pages.get(0)).contains(p.name(), "Open points first", "Inspector");
+        assertThat(pages.get(0)).contains(p.name(), "Open items", "Inspector");
         Assessment a = Assessment.of(p);
         String whole = String.join("\n", pages).replaceAll("\\s+", " ");
         long open = a.findings().stream()
@@ -95,7 +95,7 @@ class PacketTest {
                         .count();
         assertThat(whole)
                 .contains(
-                        open + " open; none of them is covered by a signature below",
+                        open + " open. The signatures below do not cover them",
                         ration.signoff.Requirement.of(a, UnitSystem.US).size() + " requirements");
         for (Finding f : a.findings()) {
             assertThat(whole).contains(f.title().split(" "));
@@ -107,7 +107,8 @@ class PacketTest {
                 marks.add(i.getTitle());
             }
             assertThat(marks)
-                    .contains("Drawing in Level", "Compliance table", "Tests", "One part fails", "Flight", "Upkeep");
+                    .contains(
+                            "Drawing, Level", "Compliance table", "Tests", "Single failures", "Flight", "Maintenance");
             // in black and greys
             var image = new PDFRenderer(doc).renderImageWithDPI(1, 40, ImageType.RGB);
             for (int x = 0; x < image.getWidth(); x += 3) {
@@ -182,13 +183,13 @@ class PacketTest {
                 .orElseThrow();
         assertThat(String.join(" ", pages(pdf)).replaceAll("\\s+", " "))
                 .contains(
-                        "Since the packet of mark " + Packet.mark(corrie),
+                        "Since the packet with document ID " + Packet.mark(corrie),
                         "Upper tank: outlet wl was",
-                        "Ended: Drain test of Upper tank");
+                        "No longer valid: Drain test of Upper tank");
     }
 
     /**
-     * A test that no longer counts stays legible, with what ended it; a figure not measured never stands as measured.
+     * A test that no longer valid stays legible, with what ended it; a figure not measured never stands as measured.
      */
     @Test
     void whatIsStaleSaysItsCause() throws IOException {
@@ -205,7 +206,7 @@ class PacketTest {
         String after = String.join(" ", pages(packet(moved, Packet.Paper.A4, UnitSystem.METRIC)));
         assertThat(before).doesNotContain("changed since");
         assertThat(after.replaceAll("\\s+", " "))
-                .contains("the tank or its outlet has changed since", "Fill and mark of Upper tank");
+                .contains("tank or outlet changed since", "Fill and mark of Upper tank");
         assertThat(Packet.mark(moved)).isNotEqualTo(Packet.mark(corrie)).matches("([0-9a-f]{4} ){3}[0-9a-f]{4}");
         try (PDDocument doc = Loader.loadPDF(sheets)) {
             assertThat(doc.getPage(0).getMediaBox().getWidth()).isBetween(595f, 595.5f);

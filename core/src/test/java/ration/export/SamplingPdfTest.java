@@ -61,18 +61,18 @@ class SamplingPdfTest {
                         "Corrie B1, fuel samples before flight",
                         "No ignition source near",
                         "hazardous waste",
-                        "Wait after" + " filling",
+                        "Wait after fueling",
                         "Date:",
                         "By:");
         int drains = SamplingCard.of(Systems.corrie().system()).size();
-        for (String box : List.of("colour", "water", "grit", "closed")) {
+        for (String box : List.of("color", "water debris", "debris", "drain closed")) {
             assertThat(text.split(box, -1)).as(box).hasSize(drains + 1);
         }
     }
 
     @Test
     void aLayoutWithoutDrainsSaysSoAndManyGoOnToTheNextPage() throws IOException {
-        assertThat(text(Systems.project(Systems.oneLine()), 1)).contains("No drain is laid out.");
+        assertThat(text(Systems.project(Systems.oneLine()), 1)).contains("No drain in the layout.");
         Place[] many = new Place[26];
         for (int i = 0; i < many.length; i++) {
             many[i] = Place.inches(i, 0, 30);

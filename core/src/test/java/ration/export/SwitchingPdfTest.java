@@ -50,7 +50,7 @@ class SwitchingPdfTest {
         assertThat(text)
                 .contains("land")
                 .contains(FlightTable.clock(FLIGHT.landing().minutes()));
-        assertThat(text.split("read: _+", -1))
+        assertThat(text.split("gauges: _+", -1))
                 .as("a line to read the gauges by each row")
                 .hasSize(switches.size() + 2);
     }

@@ -169,7 +169,7 @@ class EveryCaseTest {
     void theTakeOffRunIsAsked() {
         FaultAnswer pinched = FaultSearch.of(Systems.assessedCorrie(), new Fault(Kind.LINE_PINCHED, "r2", 0.5));
         assertThat(pinched.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(pinched.where()).startsWith("Take-off run");
+        assertThat(pinched.where()).startsWith("Takeoff run");
         assertThat(pinched.share()).isLessThan(0.95);
     }
 
@@ -180,7 +180,7 @@ class EveryCaseTest {
         for (String id : List.of("r1", "r2", "r5", "r3")) {
             FaultAnswer f = FaultSearch.of(a, new Fault(Kind.AIR_LEAK, id));
             assertThat(f.verdict()).as(id).isEqualTo(Verdict.FAILS);
-            assertThat(f.why()).as(id).contains("Air is drawn in");
+            assertThat(f.why()).as(id).contains("Air leaks in");
         }
         assertThat(FaultSearch.of(a, new Fault(Kind.AIR_LEAK, "r9")).verdict())
                 .as("a return")
@@ -226,7 +226,7 @@ class EveryCaseTest {
         Assessment brindle = Systems.assessed("brindle-a2");
         FaultAnswer header = FaultSearch.of(brindle, new Fault(Kind.VENT_SHUT, "header"));
         assertThat(header.verdict()).isIn(Verdict.NOT_SHOWN, Verdict.FAILS);
-        assertThat(header.why()).containsAnyOf("reserve is gone", "over the 5.00 psi");
+        assertThat(header.why()).containsAnyOf("endurance is lost", "maximum 5.00 psi");
         FaultAnswer knocked = FaultSearch.of(brindle, new Fault(Kind.VALVE_SHUT, "shut-off"));
         assertThat(knocked.share()).isZero();
         for (String demo : List.of("corrie-b1", "brindle-a2", "tansy-l3")) {
@@ -296,7 +296,7 @@ class EveryCaseTest {
         assertThat(said.minutes())
                 .isCloseTo(plain.stream().mapToDouble(m -> m).min().orElseThrow(), Offset.offset(1e-6));
         assertThat(said.minutes()).isLessThan(tank.equals("upper") ? 0.35 : 0.2);
-        assertThat(said.why()).contains(" gal feed before");
+        assertThat(said.why()).contains(" gal flows before");
     }
 
     /** A way out holds in the case the pilot did not think of as well. */

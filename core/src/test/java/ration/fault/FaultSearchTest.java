@@ -39,7 +39,7 @@ import ration.task.Task;
 import ration.topology.Topology;
 
 /**
- * One part fails: nothing left out, nothing called good that was not computed, and the figures those of the network's
+ * Single failures: nothing left out, nothing called good that was not computed, and the figures those of the network's
  * own cases.
  */
 class FaultSearchTest {
@@ -118,7 +118,7 @@ class FaultSearchTest {
                 .change(second, Pump.class, p -> p.withBuild(p.build().withBus("essential")))));
         assertThat(apart)
                 .extracting(FaultAnswer::part)
-                .containsExactlyInAnyOrder("Electric supply, main bus", "Electric supply, essential bus");
+                .containsExactlyInAnyOrder("Electrical power, main bus", "Electrical power, essential bus");
         assertThat(apart).allSatisfy(f -> assertThat(f.share()).as(f.part()).isGreaterThanOrEqualTo(1));
     }
 
@@ -148,7 +148,7 @@ class FaultSearchTest {
         FaultAnswer answer = FaultSearch.of(a, winter);
         assertThat(answer.part()).isEqualTo("Fuel");
         assertThat(answer.verdict()).isEqualTo(left < 0 ? Verdict.FAILS : Verdict.HOLDS);
-        assertThat(answer.why()).contains(other.vapor().orElseThrow().label(other.project()));
+        assertThat(answer.why()).contains(other.vapor().orElseThrow().label(other.project(), UnitSystem.US));
         assertThat(FaultSearch.of(a, new Fault(Kind.WATER, "strainer")).verdict())
                 .isEqualTo(Verdict.NOT_SHOWN);
     }
@@ -308,7 +308,7 @@ class FaultSearchTest {
         assertThat(shut.minutes()).isPositive();
         assertThat(shut.seen().get(0).minutes()).isEqualTo(shut.minutes());
         FaultAnswer supply = supplies(project).get(0);
-        assertThat(supply.seen().get(0).what()).contains("dark");
+        assertThat(supply.seen().get(0).what()).contains("lose power");
         assertThat(supply.lead()).isEqualTo(supply.minutes());
     }
 
@@ -317,7 +317,7 @@ class FaultSearchTest {
     void aPumpUnderAShutVentIsNotHarmless() {
         FaultAnswer left = find(faults("tansy-l3"), Kind.VENT_SHUT, "left");
         assertThat(left.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(left.why()).contains("shell");
+        assertThat(left.why()).contains("collapse limit");
     }
 
     /** The header behind a dead supply goes on while it lasts: what it holds over what is missing. */

@@ -97,8 +97,8 @@ class LogTableTest {
 
     @Test
     void rubbishIsRefusedInWords() {
-        assertThatThrownBy(() -> read("")).hasMessageContaining("no table");
-        assertThatThrownBy(() -> read("a\nb\nc\nd\n")).hasMessageContaining("no table of readings");
+        assertThatThrownBy(() -> read("")).hasMessageContaining("No table");
+        assertThatThrownBy(() -> read("a\nb\nc\nd\n")).hasMessageContaining("readings");
         assertThatThrownBy(() -> read("name,place\nfoo,bar\nbaz,1\nqux,x\n")).hasMessageContaining("A column of times");
         assertThatThrownBy(() -> read("a,b\n1,2\n\"3,4\n5,6\n")).isInstanceOf(IllegalArgumentException.class);
     }

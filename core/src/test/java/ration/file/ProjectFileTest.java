@@ -319,7 +319,7 @@ class ProjectFileTest {
                 .hasMessageContaining("100 MB");
         assertThatThrownBy(() -> ProjectFile.open(folder)).hasMessageContaining("folder");
         assertThatThrownBy(() -> ProjectFile.open(folder.resolve("none.ration")))
-                .hasMessageContaining("no file");
+                .hasMessageContaining("No file");
     }
 
     /** A document with one value put wrong is read or refused; it never brings the assessment down. */
@@ -405,6 +405,6 @@ class ProjectFileTest {
                 .hasMessageContaining("could not be saved")
                 .hasMessageContaining("its folder does not exist")
                 .hasMessageContaining("nothing is lost");
-        assertThatThrownBy(() -> ProjectFile.demo("../secret")).hasMessageContaining("no demo");
+        assertThatThrownBy(() -> ProjectFile.demo("../secret")).hasMessageContaining("No example called");
     }
 }

@@ -150,7 +150,7 @@ class SavedOpensTest {
             "R1",
             "R9",
             "Tank outlet",
-            "Carburettor in",
+            "Carburetor in",
             "=1+1",
             "\u0007bell",
             "x".repeat(80),

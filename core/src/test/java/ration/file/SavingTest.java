@@ -103,7 +103,7 @@ class SavingTest {
         assertThat(Difference.between(noted("a"), ProjectFile.open(file))).containsExactly("another note");
         assertThat(Difference.between(noted("a"), noted("a"))).isEmpty();
         Project without = noted("a").with(noted("a").system().minus("r3"));
-        assertThat(Difference.between(noted("a"), without)).containsExactly("R3 is not there");
+        assertThat(Difference.between(noted("a"), without)).containsExactly("R3 was removed");
         assertThat(Difference.between(without, noted("a"))).containsExactly("R3 is new");
     }
 

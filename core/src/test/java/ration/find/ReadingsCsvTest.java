@@ -47,7 +47,7 @@ class ReadingsCsvTest {
 
     @Test
     void anErrorIsADifferenceAndMinutesStayMinutes() {
-        Reading warm = one("carburettor,temperature,40,\u00b0C,1.5,");
+        Reading warm = one("carburetor,temperature,40,\u00b0C,1.5,");
         assertThat(warm.value()).isCloseTo(313.15, within(1e-9));
         assertThat(warm.error()).isCloseTo(1.5, within(1e-9));
         assertThat(one("carburettor,minutes,12,,1,").value()).isEqualTo(12);
@@ -56,25 +56,25 @@ class ReadingsCsvTest {
 
     @Test
     void aSignIsSeenOrLookedForAndNotSeen() {
-        assertThat(one("carburettor,drips or smells,yes,,,").value()).isEqualTo(1);
-        assertThat(one("carburettor,drips or smells, No ,,,").value()).isZero();
-        refused("carburettor,drips or smells,,,,", "yes", "no");
+        assertThat(one("carburetor,drips or smells,yes,,,").value()).isEqualTo(1);
+        assertThat(one("carburetor,drips or smells, No ,,,").value()).isZero();
+        refused("carburetor,drips or smells,,,,", "yes", "no");
     }
 
     @Test
     void semicolonsAndDecimalCommasAreRead() {
         List<Reading> all = ReadingsCsv.parse(
-                CORRIE, "\uFEFFPlace;Quantity;Value;Unit;Error;State\n\ncarburettor;flow;4,5;gph;0,5;\n");
+                CORRIE, "\uFEFFPlace;Quantity;Value;Unit;Error;State\n\ncarburetor;flow;4,5;gph;0,5;\n");
         assertThat(all).singleElement().satisfies(r -> assertThat(r.value()).isEqualTo(Unit.GALLON_PER_HOUR.toSi(4.5)));
     }
 
     @Test
     void theStateIsSaidInTheWordsOfACaseAndOfWhatIsDone() {
         Setting.Manoeuvre did = Setting.Manoeuvre.values()[0];
-        Reading r = one("carburettor,flow,4,gph,0.5,\"upper, " + did.word() + "\"");
+        Reading r = one("carburetor,flow,4,gph,0.5,\"upper, " + did.word() + "\"");
         assertThat(r.setting().has(did)).isTrue();
         assertThat(r.setting().condition().positions()).containsValue("UPPER");
-        refused("carburettor,flow,4,gph,0.5,\"sideways\"", "Beside that: ", did.word());
+        refused("carburetor,flow,4,gph,0.5,\"sideways\"", "Beside that: ", did.word());
     }
 
     @ParameterizedTest
@@ -82,13 +82,13 @@ class ReadingsCsvTest {
             delimiter = '|',
             value = {
                 "nowhere,pressure,1,psi,0.1,|There is no part",
-                "carburettor,colour,1,psi,0.1,|is no quantity here",
-                "carburettor,pressure,1,gph,0.1,|is no unit of a pressure",
-                "carburettor,pressure,one,psi,0.1,|under value is no number",
-                "carburettor,pressure,1,psi,,|under error is no number",
-                "carburettor,pressure,1,psi,0,|above zero",
-                "carburettor,pressure,1,psi,-1,|above zero",
-                "carburettor.left,pressure,1,psi,0.1,|has no port"
+                "carburetor,color,1,psi,0.1,|is no quantity here",
+                "carburetor,pressure,1,gph,0.1,|is no unit of a pressure",
+                "carburetor,pressure,one,psi,0.1,|under value is not a number",
+                "carburetor,pressure,1,psi,,|under error is not a number",
+                "carburetor,pressure,1,psi,0,|above zero",
+                "carburetor,pressure,1,psi,-1,|above zero",
+                "carburetor.left,pressure,1,psi,0.1,|has no port"
             })
     void whatCannotBeReadIsSaidWithItsRow(String row, String words) {
         refused(row, words);
@@ -96,7 +96,7 @@ class ReadingsCsvTest {
 
     @Test
     void aTableWithoutItsColumnsOrWithoutARowIsRefused() {
-        assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, "place,value\ncarburettor,1\n"))
+        assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, "place,value\ncarburetor,1\n"))
                 .hasMessageContaining("lacks error, quantity, state, unit");
         assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, HEAD)).hasMessage("There is no reading in it.");
         assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, "")).isInstanceOf(IllegalArgumentException.class);

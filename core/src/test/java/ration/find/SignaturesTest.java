@@ -419,9 +419,9 @@ class SignaturesTest {
             {"servo,smell,1,psi,1,", "no quantity"},
             {"servo,makes no sound,perhaps,,,", "yes"},
             {"servo,pressure,1,gph,1,", "no unit of a pressure"},
-            {"servo,pressure,x,psi,1,", "no number"},
+            {"servo,pressure,x,psi,1,", "not a number"},
             {"servo,pressure,1,psi,0,", "above zero"},
-            {"servo,pressure,1,psi,1,upside", "is not known here"}
+            {"servo,pressure,1,psi,1,upside", "not recognized"}
         }) {
             assertThatThrownBy(() -> ReadingsCsv.parse(TANSY, head + wrong[0] + "\n"))
                     .isInstanceOf(IllegalArgumentException.class)

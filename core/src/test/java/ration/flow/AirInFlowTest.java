@@ -124,7 +124,7 @@ class AirInFlowTest {
         FlowAnswer much = boiling(s).ask(c, new FlowQuestion.Demand(60 * GPH));
         assertThat(much.usable()).isFalse();
         assertThat(much.undelivered()).isTrue();
-        assertThat(much.reason()).contains("pumps cannot deliver").contains("boils");
+        assertThat(much.reason()).contains("Vapor-limited").contains("vapor pressure");
         FlowAnswer most = boiling(s).ask(c, new FlowQuestion.Capacity());
         assertThat(most.usable()).isTrue();
         assertThat(most.inletFlow()).isBetween(1 * GPH, 60 * GPH);
@@ -142,7 +142,7 @@ class AirInFlowTest {
         assertThat(Assessment.of(p).findings()).anySatisfy(f -> {
             assertThat(f.id()).isEqualTo("flow.inlet-pressure");
             assertThat(f.verdict()).isEqualTo(ration.check.Verdict.FAILS);
-            assertThat(f.detail().in(ration.quantity.UnitSystem.US)).contains("cannot deliver");
+            assertThat(f.detail().in(ration.quantity.UnitSystem.US)).contains("Vapor-limited");
         });
     }
 
@@ -176,7 +176,7 @@ class AirInFlowTest {
         assertThat(a.governing().orElseThrow().verdict()).isEqualTo(ration.check.Verdict.FAILS);
         ration.assess.Ledger ledger = ration.assess.Ledger.of(a, ration.quantity.UnitSystem.US);
         assertThat(ledger.vapor().verdict()).isEqualTo(ration.check.Verdict.FAILS);
-        assertThat(ledger.vapor().figure()).isEqualTo("boils");
+        assertThat(ledger.vapor().figure()).isEqualTo("boiling");
         assertThat(a.findings())
                 .filteredOn(f -> f.id().equals("vapor.gap") || f.id().equals("vapor.hot-fuel"))
                 .hasSize(2)

@@ -43,7 +43,7 @@ import ration.network.NetworkSolution;
 import ration.quantity.Unit;
 
 /**
- * One part fails: what the network makes of it, against sums done by hand or between the states it must lie between.
+ * Single failures: what the network makes of it, against sums done by hand or between the states it must lie between.
  */
 class FaultsTest {
 

@@ -46,7 +46,7 @@ class ShapesInLayoutTest {
         Place at = Place.inches(50, 0, 20);
         return s.replace(tank)
                 .replace(new EngineInlet(
-                        new Tag("carburettor", "Carburettor", at), Systems.in(0.3), Measured.of(0.05, Unit.PSI)));
+                        new Tag("carburettor", "Carburetor", at), Systems.in(0.3), Measured.of(0.05, Unit.PSI)));
     }
 
     private static Condition condition(FuelSystem s, double pitch, double bank, double share) {

@@ -38,11 +38,11 @@ class JointsAndSizesTest {
 
     @ParameterizedTest
     @CsvSource({
-        "flare, Write -6 flare",
+        "flare, Use -6 flare",
         "6 flare female, sized by dash",
         "-4 npt male, in inches",
         "1/4 NPT, male or female",
-        "-6 welded male, is not a joint"
+        "-6 welded male, is not a fitting"
     })
     void whatIsNoJointIsToldWithAnExample(String written, String says) {
         assertThatThrownBy(() -> JointEnd.parse(written))

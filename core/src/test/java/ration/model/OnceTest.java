@@ -25,11 +25,11 @@ class OnceTest {
     @Test
     void what_cannot_be_made_is_refused_each_time() {
         Once<Thing, String> once = new Once<>(t -> {
-            throw new IllegalArgumentException("does not close");
+            throw new IllegalArgumentException("outline not closed");
         });
         Thing a = new Thing("a");
-        assertThatThrownBy(() -> once.of(a)).hasMessage("does not close");
-        assertThatThrownBy(() -> once.of(a)).hasMessage("does not close");
+        assertThatThrownBy(() -> once.of(a)).hasMessage("outline not closed");
+        assertThatThrownBy(() -> once.of(a)).hasMessage("outline not closed");
     }
 
     @Test

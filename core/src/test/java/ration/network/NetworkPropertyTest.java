@@ -26,7 +26,7 @@ class NetworkPropertyTest {
                 .as(solution.reason() + " " + solution.evidence())
                 .isNotEqualTo(Status.ITERATION_LIMIT);
         if (solution.status() == Status.NO_SUPPLY) {
-            assertThat(solution.reason()).contains("brings fuel to n");
+            assertThat(solution.reason()).contains("No open path to n");
         }
         if (!solution.converged()) {
             assertThat(solution.reason()).isNotBlank();

@@ -61,8 +61,8 @@ class PlumbingTest {
 
     @ParameterizedTest
     @CsvSource({
-        "1/4 x 0.035 tube, aluminium, 0.5625, 13.5",
-        "3/8 x 0.035 tube, aluminium, 0.9375, 16.5",
+        "1/4 x 0.035 tube, aluminum, 0.5625, 13.5",
+        "3/8 x 0.035 tube, aluminum, 0.9375, 16.5",
         "1/2 x 0.035 tube, stainless, 1.75, 23",
         "-6 hose, braided, 4.0, 24",
         "-8 hose, ptfe, 4.62, 24",
@@ -126,7 +126,7 @@ class PlumbingTest {
     @CsvSource({
         "-6 flare female, -6 flare male, GOOD, ''",
         "-6 flare female, -6 45\u00b0 flare male, WRONG, 37",
-        "-6 flare female, -6 flare female, WRONG, Both halves are female",
+        "-6 flare female, -6 flare female, WRONG, Both sides are female",
         "-6 flare female, 1/4 NPT female, WRONG, -6 flare female meets a 1/4 NPT female",
         "-5 flare female, -5 flare male, WRONG, which takes -6"
     })
@@ -230,7 +230,7 @@ class PlumbingTest {
                 .hasSize(4)
                 .anyMatch(p -> p.startsWith("Row 3: Length") && p.contains("long"))
                 .anyMatch(p -> p.contains("Whatever"))
-                .anyMatch(p -> p.startsWith("Row 4") && p.contains("left out"));
+                .anyMatch(p -> p.startsWith("Row 4") && p.contains("skipped"));
         assertThat(SheetColumn.LENGTH.text(
                         out.system(), (Run) out.system().item("r4").orElseThrow()))
                 .isEqualTo("19 in");
@@ -257,7 +257,7 @@ class PlumbingTest {
         assertThat(run.to().toString()).isEqualTo("strainer.in");
         assertThat(run.name()).isEqualTo("R3");
         assertThatThrownBy(() ->
-                        RunSheet.add(made, Map.of(SheetColumn.FROM, "Selector out", SheetColumn.TO, "Carburettor")))
+                        RunSheet.add(made, Map.of(SheetColumn.FROM, "Selector out", SheetColumn.TO, "Carburetor")))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("already carries");
         assertThatThrownBy(() ->
@@ -272,7 +272,7 @@ class PlumbingTest {
             RunSheet.Outcome out = RunSheet.paste(SYSTEM, RunSheet.table(text), 0, SheetColumn.RUN);
             assertThat(out.problems()).isNotEmpty();
         } catch (IllegalArgumentException e) {
-            assertThat(e.getMessage()).contains("cannot be read");
+            assertThat(e.getMessage()).contains("Cannot read");
         }
     }
 

@@ -146,7 +146,7 @@ class SheetPropertyTest {
     void theShoppingListAddsUpLinesFittingsAndClamps() {
         List<ShoppingList.Line> list = ShoppingList.of(Systems.corrie().system());
         assertThat(list)
-                .anyMatch(l -> l.what().equals("Aluminium tube, 3/8 x 0.035 tube")
+                .anyMatch(l -> l.what().equals("Aluminum tube, 3/8 x 0.035 tube")
                         && l.amount().equals("7.9 ft")
                         && l.detail().startsWith("R1, R2"));
         assertThat(list)

@@ -59,7 +59,7 @@ class DifferenceTest {
                                         "strainer",
                                         ration.model.Strainer.class,
                                         s -> s.withBowl(Optional.of(Measured.of(7, Unit.CUBIC_INCH)))))))
-                .containsExactly("Strainer: bowl holds was 4 in³, now 7 in³");
+                .containsExactly("Strainer: bowl capacity was 4 in³, now 7 in³");
         assertThat(Difference.between(
                         CORRIE, CORRIE.with(CORRIE.heat().with(HeatFigure.CEILING, Measured.of(9000, Unit.FOOT)))))
                 .satisfiesExactly(w -> assertThat(w)
@@ -78,7 +78,7 @@ class DifferenceTest {
         Project fewer =
                 CORRIE.withTests(CORRIE.tests().subList(0, CORRIE.tests().size() - 1));
         String last = CORRIE.tests().get(CORRIE.tests().size() - 1).id();
-        assertThat(Difference.between(CORRIE, fewer)).containsExactly("test " + last + " is not there");
+        assertThat(Difference.between(CORRIE, fewer)).containsExactly("test " + last + " was removed");
         assertThat(Difference.between(fewer, CORRIE)).containsExactly("test " + last + " is new");
     }
 
@@ -98,22 +98,22 @@ class DifferenceTest {
                         300,
                         new Setting(Assessment.start(CORRIE), Set.of())))),
                 "readings differ");
-        changes.put(CORRIE.with(CORRIE.upkeep().withHours(CORRIE.upkeep().hours() + 1)), "upkeep differs");
+        changes.put(CORRIE.with(CORRIE.upkeep().withHours(CORRIE.upkeep().hours() + 1)), "maintenance differs");
         changes.put(
                 CORRIE.with(CORRIE.signOff().with(new SignOff.Point("flow.margin", "builder", "tube ordered"))),
-                "what was said of open points differs");
+                "notes on open items differ");
         changes.put(
                 CORRIE.with(CORRIE.signOff()
                         .with(new SignOff.Issued(LocalDate.of(2026, 3, 9), "0000 1111 2222 3333", "packet.pdf"))),
-                "another packet was given out");
+                "another packet was issued");
         changes.put(CORRIE.with(CORRIE.heat().withZone("strainer", Zone.SHROUD)), "zones differ");
         Measured climb = b.envelope().climb();
         changes.put(
                 CORRIE.with(b.withEnvelope(b.envelope().withClimb(new Measured(climb.quantity(), "level")))),
-                "Climb is now said by level");
+                "Climb: source now level");
         changes.put(
                 CORRIE.with(b.withEnvelope(b.envelope().withClimb(new Measured(climb.quantity(), "")))),
-                "Climb is now said by nobody");
+                "Climb: source now unknown");
         changes.put(CORRIE.with(b.withEngine("another")), "Engine was " + b.engine() + ", now another");
         changes.forEach((other, words) ->
                 assertThat(Difference.between(CORRIE, other)).as(words).containsExactly(words));
@@ -127,15 +127,15 @@ class DifferenceTest {
                 s.item("strainer").flatMap(i -> i.only(Strainer.class)).orElseThrow();
         FuelSystem without = s.replace(strainer.withBowl(Optional.empty()));
         assertThat(Difference.between(CORRIE, CORRIE.with(without)))
-                .containsExactly("Strainer: bowl holds was 4 in\u00b3, now there is none");
+                .containsExactly("Strainer: bowl capacity was 4 in\u00b3, now there is none");
         assertThat(Difference.between(CORRIE.with(without), CORRIE))
-                .containsExactly("Strainer: bowl holds is new: 4 in\u00b3");
+                .containsExactly("Strainer: bowl capacity is new: 4 in\u00b3");
         assertThat(Difference.between(
                         CORRIE,
                         CORRIE.with(s.replace(strainer.with(new Tag("strainer", "Gascolator", strainer.place()))))))
                 .containsExactly("Strainer is now called Gascolator");
         assertThat(Difference.between(CORRIE, CORRIE.with(s.replace(new ShutOff(strainer.tag(), strainer.loss())))))
-                .contains("Strainer: kind was strainer, now shut-off");
+                .contains("Strainer: kind was strainer, now shutoff valve");
         Run run = s.runs().get(0);
         FuelSystem bent = s.replace(run.withFittings(List.of(Fitting.values()[0], Fitting.values()[0])));
         assertThat(Difference.between(CORRIE, CORRIE.with(bent)))
@@ -174,7 +174,7 @@ class DifferenceTest {
                 .minus("strainer")
                 .change("r2", Run.class, r -> r.withLength(Measured.of(1, Unit.FOOT))));
         List<String> there = Difference.between(CORRIE, other);
-        assertThat(there).contains("Strainer is not there").anyMatch(w -> w.startsWith("R2: length was "));
+        assertThat(there).contains("Strainer was removed").anyMatch(w -> w.startsWith("R2: length was "));
         assertThat(Difference.between(other, CORRIE))
                 .contains("Strainer is new")
                 .anyMatch(w -> w.startsWith("R2: length was "))

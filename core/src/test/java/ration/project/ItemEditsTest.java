@@ -33,7 +33,7 @@ class ItemEditsTest {
         assertThat(run.points().get(0).waterLine().by()).isEqualTo("estimate");
         FuelSystem byPoints = take(system, "r1", "Length from points");
         assertThat(byPoints.runs().get(0).length()).isEmpty();
-        FuelSystem again = take(byPoints, "r1", "Give a length");
+        FuelSystem again = take(byPoints, "r1", "Enter length");
         double straight = 26 * 0.0254;
         assertThat(again.runs().get(0).length().orElseThrow().si()).isCloseTo(straight, Percentage.withPercentage(0.3));
         assertThat(take(again, "r1", "Remove point").runs().get(0).points()).hasSize(1);
@@ -162,7 +162,7 @@ class ItemEditsTest {
         Offer duplex = Systems.offer(system, "selector", "Make it duplex");
         assertThat(duplex.on(duplex.on(system))).isEqualTo(duplex.on(system));
         Offer lip = ItemEdits.of(system, "upper").stream()
-                .filter(o -> o.label().endsWith("filler lip"))
+                .filter(o -> o.label().endsWith("filler height"))
                 .findFirst()
                 .orElseThrow();
         assertThat(lip.on(lip.on(system))).isEqualTo(lip.on(system));

@@ -113,7 +113,7 @@ class OutcomesTest {
         assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 180, 5, 120))
                         .words()
                         .in(UnitSystem.US))
-                .contains("zero is where it shows 240");
+                .contains("zero is at a reading of 240");
     }
 
     /** Pulses of a gallon may scatter by a hundredth and a half, or thinly by three. */
@@ -126,7 +126,7 @@ class OutcomesTest {
         Outcome o = of(TestKind.FLOW_SENDER, sheet);
         assertThat(o.verdict()).isEqualTo(verdict);
         assertThat(o.measured().in(UnitSystem.METRIC))
-                .isEqualTo(UnitSystem.figure((one + other) / 2, 0) + " pulses a gallon");
+                .isEqualTo("K-factor " + UnitSystem.figure((one + other) / 2, 0) + " pulses/gal");
         assertThat(of(TestKind.FLOW_SENDER, sheet.withRows(sheet.rows().subList(0, 1)))
                         .verdict())
                 .isEqualTo(Verdict.NOT_SHOWN);
@@ -171,7 +171,7 @@ class OutcomesTest {
     void aGaugeIsComparedWithAColumnOfFuel(double off, Verdict verdict) {
         Project p = Systems.demo("brindle-a2");
         Outcomes outcomes = new Outcomes(p, Assessment.of(p).basis(), Map.of());
-        Wanted w = new Wanted(TestKind.GAUGE_CHECK, "sender", Wanted.NONE, "Gauge check", true, "", "");
+        Wanted w = new Wanted(TestKind.GAUGE_CHECK, "sender", Wanted.NONE, "Gauge check", "Gauge check", true, "", "");
         double psi = Unit.PSI.fromSi(p.brief().fuel().density(288.15) * 9.80665 * 0.5);
         Work.Sheet sheet = w.begun()
                 .plus(row("height", 0.0, Unit.METRE, "shows", 0.0, Unit.PSI))

@@ -247,7 +247,7 @@ class ProgrammeTest {
                         CORRIE,
                         "flow.selector:UPPER",
                         flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.2, gph * 1.02)))
-                .as("the smallest counts")
+                .as("lowest is the result")
                 .isEqualTo(Verdict.THIN);
         assertThat(verdict(
                         CORRIE,
@@ -259,7 +259,7 @@ class ProgrammeTest {
     }
 
     /**
-     * Nose too low, or too much fuel: kept for what it is, never pooled, closes nothing; what is short there is short
+     * Nose too low, or too much fuel: kept as information, never pooled, closes nothing; what is short there is short
      * all the same.
      */
     @Test
@@ -270,7 +270,7 @@ class ProgrammeTest {
             Programme.Proof p = proof(with(CORRIE, "flow.selector:UPPER", other), "flow.selector:UPPER");
             assertThat(p.counts()).isTrue();
             assertThat(p.verdict()).isEqualTo(Verdict.NOT_SHOWN);
-            assertThat(p.outcome().words().in(UnitSystem.US)).contains("kept for what it is");
+            assertThat(p.outcome().words().in(UnitSystem.US)).contains("kept as information");
         }
         assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 12, 2.3, 10)))
                 .isEqualTo(Verdict.FAILS);
@@ -348,7 +348,7 @@ class ProgrammeTest {
             assertThat(e.title()).isEqualTo("Nose-up flow, FUSELAGE");
             assertThat(e.causes().get(0)).isEqualTo("R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube");
         });
-        assertThat(proof(wider, "flow.selector:FUSELAGE").state()).startsWith("stale, R3: size was");
+        assertThat(proof(wider, "flow.selector:FUSELAGE").state()).startsWith("outdated: R3: size was");
         assertThat(Assessment.of(wider).findings())
                 .filteredOn(f -> f.check() == Check.PROOF_FLOW && f.id().endsWith("FUSELAGE"))
                 .singleElement()
@@ -394,10 +394,10 @@ class ProgrammeTest {
         Project p = with(CORRIE, "flow.selector:FUSELAGE", flow(CORRIE, "flow.selector:FUSELAGE", 22, 1.6, 24));
         assertThat(Touched.by(p, "r3").ended()).containsExactly("Nose-up flow, FUSELAGE");
         assertThat(Touched.by(p, "r3").asked())
-                .contains("Nose-up flow, UPPER", "Nose-up flow, FUSELAGE", "Paper overnight")
-                .doesNotContain("Vents blown through");
+                .contains("Nose-up flow, UPPER", "Nose-up flow, FUSELAGE", "Overnight leak check")
+                .doesNotContain("Vent flow check");
         assertThat(Touched.by(p, "r1").ended()).isEmpty();
-        assertThat(Touched.by(p, "r1").words("R1")).startsWith("No test on record rests on R1. To be shown after it: ");
+        assertThat(Touched.by(p, "r1").words("R1")).startsWith("No recorded test depends on R1. Retest: ");
         assertThat(Touched.by(Systems.corrie(), "upper").ended()).contains("Drain test of Upper tank");
     }
 
@@ -608,7 +608,7 @@ class ProgrammeTest {
         Work.Sheet s = Work.Sheet.begun(TestKind.GAUGE_CHECK, Wanted.NONE)
                 .plus(Work.Row.of(Map.of("height", m(0, Unit.INCH), "shows", m(0, Unit.PSI))));
         Outcomes outcomes = new Outcomes(CORRIE, Optional.empty(), Map.of());
-        Wanted w = new Wanted(TestKind.GAUGE_CHECK, "", Wanted.NONE, "gauge", true, "", "");
+        Wanted w = new Wanted(TestKind.GAUGE_CHECK, "", Wanted.NONE, "gauge", "gauge", true, "", "");
         assertThat(outcomes.of(w, Optional.of(done(s))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
         for (Object[] c :
                 new Object[][] {{0.78, Verdict.HOLDS}, {0.93, Verdict.THIN}, {1.1, Verdict.FAILS}, {0.5, Verdict.FAILS}
@@ -624,15 +624,15 @@ class ProgrammeTest {
     @Test
     void senderAndDrops() {
         Outcomes outcomes = new Outcomes(Systems.demo("tansy-l3"), Optional.empty(), Map.of());
-        Wanted sender = new Wanted(TestKind.FLOW_SENDER, "flow-sender", Wanted.NONE, "sender", true, "", "");
+        Wanted sender = new Wanted(TestKind.FLOW_SENDER, "flow-sender", Wanted.NONE, "sender", "sender", true, "", "");
         Work.Sheet runs = Work.Sheet.begun(TestKind.FLOW_SENDER, Wanted.NONE);
         for (double pulses : new double[] {29_000, 29_200, 28_900}) {
             runs = runs.plus(Work.Row.of(Map.of("volume", m(1, Unit.GALLON), "pulses", m(pulses, Unit.ONE))));
         }
         Outcome k = outcomes.of(sender, Optional.of(done(runs)));
         assertThat(k.verdict()).isEqualTo(Verdict.HOLDS);
-        assertThat(k.words().in(UnitSystem.US)).contains("29 033 pulses a gallon, 3 runs, scatter 1.0 %");
-        Wanted off = new Wanted(TestKind.SELECTOR_OFF, "selector", Wanted.NONE, "off", true, "", "");
+        assertThat(k.words().in(UnitSystem.US)).contains("29,033 pulses/gal, 3 runs, spread 1.0%");
+        Wanted off = new Wanted(TestKind.SELECTOR_OFF, "selector", Wanted.NONE, "off", "off", true, "", "");
         Work.Sheet watched =
                 Work.Sheet.begun(TestKind.SELECTOR_OFF, Wanted.NONE).with("drops", m(0, Unit.ONE));
         assertThat(outcomes.of(off, Optional.of(done(watched))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
@@ -651,7 +651,7 @@ class ProgrammeTest {
                 .isEqualTo(Verdict.FAILS);
     }
 
-    /** One joint not looked at leaves the sheet open; one that is wet makes it short; a smear needs its day. */
+    /** One joint not inspected leaves the sheet open; one that is wet makes it short; a smear needs its day. */
     @Test
     void theWorstJointCountsAndNoneIsForgotten() {
         String key = "overnight";
@@ -664,7 +664,7 @@ class ProgrammeTest {
         String last = ids.get(ids.size() - 1);
         assertThat(verdict(CORRIE, key, s)).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(proof(with(CORRIE, key, s), key).outcome().words().in(UnitSystem.US))
-                .contains("not looked at");
+                .contains("not inspected");
         assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.DRY)))).isEqualTo(Verdict.HOLDS);
         assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.DRY)).with("hours", m(3, Unit.ONE))))
                 .as("not over night")

@@ -11,6 +11,7 @@ import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class QuantityTest {
@@ -82,17 +83,69 @@ class QuantityTest {
                 .hasMessageContaining("mm");
     }
 
-    /** A thousands comma is asked back: "12,500 ft" read as twelve and a half turned Thin into Holds. */
+    /**
+     * A comma before three digits is asked back beside a metric unit, where it may be a decimal: "12,500 mm" read as
+     * twelve and a half turned Thin into Holds.
+     */
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
-            value = {"12,500 ft|FOOT|12500 ft|12.500 ft", "1,250|INCH|1250|1.250", "-3,000 psi|PSI|3000 psi|3.000 psi"})
-    void aCommaThatMayPartThousandsIsAskedBack(String text, Unit meant, String one, String other) {
-        assertThatThrownBy(() -> Quantity.parse(text, meant))
+            value = {
+                "12,500 mm|MILLIMETRE|12500 mm|12.500 mm",
+                "1,250|LITRE|1250|1.250",
+                "-3,000 kPa|KILOPASCAL|3000|3.000"
+            })
+    void aCommaBesideAMetricUnitIsAskedBack(String text, Unit unit, String one, String other) {
+        assertThatThrownBy(() -> Quantity.parse(text, unit))
                 .isInstanceOf(QuantityFormatException.class)
-                .hasMessageContaining("two ways")
                 .hasMessageContaining(one)
                 .hasMessageContaining(other);
+    }
+
+    /** Beside the units of the United States it parts thousands, as a gap and two commas do everywhere. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "8,000 ft|FOOT|8000",
+                "8 000 ft|FOOT|8000",
+                "1,250|INCH|1250",
+                "39,000|FOOT|39000",
+                "12 500 mm|MILLIMETRE|12500",
+                "1,234.5 L|LITRE|1234.5",
+                "-3,000 psi|PSI|-3000",
+                "1,5 L|LITRE|1.5",
+                "52 1/2|INCH|52.5",
+                "1,440.5|MINUTE|1440.5"
+            })
+    void thousandsAreReadAsTheyAreWritten(String text, Unit unit, double value) {
+        assertThat(Quantity.parse(text, unit).value()).isEqualTo(value);
+    }
+
+    /** Whatever a field shows it reads back, in both systems, over the whole range of a figure. */
+    @ParameterizedTest
+    @EnumSource
+    void whatAFieldShowsItReadsBack(Unit unit) {
+        for (int decimals = 0; decimals <= 2; decimals++) {
+            for (double value : new double[] {0, 0.25, 1, 12.5, 99.9, 999, 1000, 1234.5, 2438, 8000, 12_500, 39_000}) {
+                for (double v : new double[] {value, -value}) {
+                    if (!unit.dimension().holds(unit.toSi(v))) {
+                        continue;
+                    }
+                    String shown = UnitSystem.field(v, unit, decimals) + " " + unit.symbol();
+                    Quantity read;
+                    try {
+                        read = Quantity.parse(shown, unit);
+                    } catch (QuantityFormatException e) {
+                        assertThat(e).as(shown).hasMessageContaining("out of range");
+                        continue;
+                    }
+                    assertThat(read.value())
+                            .as(shown)
+                            .isCloseTo(v, Offset.offset(0.5 * Math.pow(10, -decimals) + 1e-9));
+                }
+            }
+        }
     }
 
     @ParameterizedTest
@@ -196,7 +249,7 @@ class QuantityTest {
     void figuresHaveARealMinusAndNoMinusZero() {
         assertThat(UnitSystem.figure(-12.34, 1)).isEqualTo("\u221212.3");
         assertThat(UnitSystem.figure(-0.04, 1)).isEqualTo("0.0");
-        assertThat(UnitSystem.figure(12946, 0)).isEqualTo("12 946");
+        assertThat(UnitSystem.figure(12946, 0)).isEqualTo("12,946");
         assertThat(UnitSystem.METRIC.text(0.0254, Dimension.LENGTH)).isEqualTo("25 mm");
         assertThat(UnitSystem.US.text(Unit.GALLON_PER_HOUR.toSi(20.625), Dimension.FLOW))
                 .isEqualTo("20.6 gph");
@@ -214,7 +267,7 @@ class QuantityTest {
         assertThat(UnitSystem.METRIC.small(3.04)).isEqualTo("3.0 Pa");
         assertThat(Quantity.parse("1.5 in H2O", Unit.PSI).si())
                 .isCloseTo(373.63, org.assertj.core.data.Offset.offset(0.01));
-        assertThat(UnitSystem.US.temperature(310.928, 0)).isEqualTo("38 \u00b0C (100 \u00b0F)");
+        assertThat(UnitSystem.US.temperature(310.928, 0)).isEqualTo("100 \u00b0F (38 \u00b0C)");
         assertThat(UnitSystem.METRIC.temperature(310.928, 1)).isEqualTo("37.8 \u00b0C");
     }
 }

@@ -16,7 +16,7 @@ import ration.model.Validation;
 import ration.project.Project;
 import ration.task.Task;
 
-/** What would leave less: ranked, true once tried, and whole layouts after it. */
+/** Ways to reduce unusable fuel: ranked, true once tried, and whole layouts after it. */
 class LessLeftTest {
 
     @Test

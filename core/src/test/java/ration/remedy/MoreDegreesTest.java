@@ -64,7 +64,7 @@ class MoreDegreesTest {
                 .extracting(MoreDegrees.Row::title)
                 .anyMatch(t -> t.endsWith("pump 6 in lower"))
                 .anyMatch(t -> t.equals("Strainer twice as large"))
-                .anyMatch(t -> t.matches("Run R\\d+ in 1/2"));
+                .anyMatch(t -> t.matches("Line R\\d+ in 1/2"));
         MoreDegrees.Row lower = rows.stream()
                 .filter(r -> r.title().endsWith("pump 6 in lower"))
                 .findFirst()

@@ -51,8 +51,8 @@ class RemediesTest {
     @Test
     void theLargestLossIsTheBestSingleChangeAndTwoAreSolvedTogether() {
         List<Remedy> remedies = Remedies.of(NOW, Task.QUIET);
-        assertThat(remedies.get(0).detail()).startsWith("together");
-        assertThat(remedies.get(1).title()).startsWith("Run R3, 5/16 \u2192 3/8");
+        assertThat(remedies.get(0).detail()).startsWith("both changes together");
+        assertThat(remedies.get(1).title()).startsWith("Line R3, 5/16 \u2192 3/8");
         List<Double> ratios = remedies.stream().map(r -> r.after().ratio()).toList();
         assertThat(ratios).isSortedAccordingTo(Collections.reverseOrder());
         double now = NOW.governing().orElseThrow().margin();
@@ -110,7 +110,8 @@ class RemediesTest {
         Assessment now = Assessment.of(project);
         List<Remedy> remedies = Remedies.of(now, Task.QUIET);
         Remedy own = remedies.stream()
-                .filter(r -> !r.detail().startsWith("together") && r.title().startsWith(part.name()))
+                .filter(r -> !r.detail().startsWith("both changes together")
+                        && r.title().startsWith(part.name()))
                 .findFirst()
                 .orElseThrow(() -> new AssertionError(part.name() + " is not offered larger: "
                         + remedies.stream().map(Remedy::title).toList()));

@@ -90,7 +90,7 @@ class RequirementTest {
         assertThat(after.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(after.struck()).isTrue();
         assertThat(after.measured()).isEqualTo("31.0 gph");
-        assertThat(after.since()).isEqualTo("stale");
+        assertThat(after.since()).isEqualTo("outdated");
         assertThat(after.words()).contains("R3: size was 5/16");
         assertThat(of(poured(15), "flow.margin.selector:UPPER").verdict())
                 .as("short when measured, whatever is computed")
@@ -155,7 +155,7 @@ class RequirementTest {
     void anAcceptanceStandsBesideAndChangesNothing() throws Exception {
         Requirement open = of(CORRIE, "flow.margin.selector:FUSELAGE");
         SignOff said = CORRIE.signOff()
-                .with(Requirement.accept(open.finding(), "I. Nobody", "fuselage tank not used for take-off", DAY))
+                .with(Requirement.accept(open.finding(), "I. Nobody", "fuselage tank not used for takeoff", DAY))
                 .with(new SignOff.Point(open.id(), "builder", "tube ordered"))
                 .with(new SignOff.Issued(DAY, "0000 1111 2222 3333", "packet.pdf"));
         Project p = CORRIE.with(said);
@@ -180,7 +180,7 @@ class RequirementTest {
                 .isNotEqualTo(Packet.mark(CORRIE));
         assertThat(said.with(new SignOff.Point(open.id(), " ", "")).points()).isEmpty();
         assertThatThrownBy(() -> new SignOff.Accepted("x", " ", "why", DAY, "", ""))
-                .hasMessageContaining("name and the reason");
+                .hasMessageContaining("name and a reason");
         assertThatThrownBy(() -> ProjectFile.read(
                         ProjectFile.text(p).replace("\"I. Nobody\"", "\"\"").getBytes(StandardCharsets.UTF_8),
                         "x.ration"))

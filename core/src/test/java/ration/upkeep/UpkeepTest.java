@@ -51,7 +51,7 @@ class UpkeepTest {
         Due d = due(u, TODAY);
         assertThat(d.on()).contains(LocalDate.of(2026, 6, 2));
         assertThat(d.verdict()).isEqualTo(Verdict.THIN);
-        assertThat(d.left()).isEqualTo("12 weeks left");
+        assertThat(d.left()).isEqualTo("12 weeks remaining");
         assertThat(due(u, LocalDate.of(2026, 6, 2)).verdict()).isEqualTo(Verdict.FAILS);
         assertThat(due(u, LocalDate.of(2026, 6, 1)).verdict()).isEqualTo(Verdict.THIN);
         Upkeep older = at(412.6)
@@ -96,7 +96,7 @@ class UpkeepTest {
         Upkeep u = at(450).plus("Strainer screen", "strainer", Part.Kind.SCREEN, fitted(2026, 2, 14, 405.1), "");
         Due d = due(u, TODAY);
         assertThat(d.atHours()).isEqualTo(455.1);
-        assertThat(d.left()).isEqualTo("5.1 h left");
+        assertThat(d.left()).isEqualTo("5.1 h remaining");
         assertThat(due(u.withHours(455.1), TODAY).verdict()).isEqualTo(Verdict.FAILS);
         Upkeep looked = u.withHours(455.1).looked("strainer-screen", act(TODAY, 455.1), "a few fibres");
         assertThat(due(looked, TODAY).verdict()).isEqualTo(Verdict.HOLDS);
@@ -118,7 +118,7 @@ class UpkeepTest {
                 .extracting(d -> d.part().name())
                 .containsExactly("Worm clamp on R4", "Hose at the plenum", "Sight tube");
         assertThat(all).extracting(Due::verdict).containsExactly(Verdict.FAILS, Verdict.NOT_SHOWN, Verdict.HOLDS);
-        assertThat(all.get(1).left()).isEqualTo("age unknown: due now");
+        assertThat(all.get(1).left()).isEqualTo("age unknown: treat as due");
         Upkeep off = u.removed("worm-clamp-on-r4", act(TODAY, 10));
         assertThat(off.parts()).hasSize(2);
         assertThat(off.log()).singleElement().satisfies(e -> assertThat(e.what())
@@ -135,14 +135,14 @@ class UpkeepTest {
         assertThat(due(u, TODAY).on()).contains(LocalDate.of(2031, 3, 9));
         assertThat(u.parts().get(0).paper()).isEqualTo("26-0058");
         assertThat(Upkeep.logbook(u.log().get(0)))
-                .isEqualTo("2026-03-09, 412.6 h: Hose R4 replaced, paper 26-0058. Old one: fitted 2021-06-02 at"
-                        + " 96.4 h, paper 21-0417."
+                .isEqualTo("2026-03-09, 412.6 h: Replaced Hose R4, ref. 26-0058. Removed part: installed 2021-06-02 at"
+                        + " 96.4 h, ref. 21-0417."
                         + " builder");
         assertThat(Again.after(Systems.corrie().system(), u.parts().get(0)))
-                .contains("Lines under pressure", "Flow nose-up, every position that passes R4")
+                .contains("Line pressure test", "Flow nose-up, every position that passes R4")
                 .last()
                 .asString()
-                .startsWith("First run");
+                .startsWith("Leak-check fittings after first run");
     }
 
     /**
@@ -162,7 +162,7 @@ class UpkeepTest {
                 .replaced("plate-gasket", act(TODAY, 100));
         assertThat(plate.renewed()).containsKey("left");
         assertThat(Again.after(Systems.demo("tansy-l3").system(), plate.parts().get(1)))
-                .contains("Tank tight under a column of water");
+                .contains("Tank pressure test (water column)");
     }
 
     /** Whatever is done, the log only grows and its numbers are never given twice; nothing earlier changes. */

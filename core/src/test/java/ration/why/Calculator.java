@@ -22,8 +22,10 @@ final class Calculator {
     /** SI. */
     static double workOut(String text) {
         StringBuilder plain = new StringBuilder();
-        Matcher m = NUMBER.matcher(
-                text.replace("\u00b2 ", "^2 ").replaceAll("\u00b2$", "^2").replace("\u00b2)", "^2)"));
+        Matcher m = NUMBER.matcher(text.replaceAll("(?<=\\d),(?=\\d{3})", "")
+                .replace("\u00b2 ", "^2 ")
+                .replaceAll("\u00b2$", "^2")
+                .replace("\u00b2)", "^2)"));
         while (m.find()) {
             double written = Double.parseDouble(m.group(1).replaceAll("\\D", "")
                     + (m.group(2) == null ? "" : m.group(2))

@@ -196,14 +196,14 @@ class WhyTest {
     void theDemandOfADemoByHand() {
         Project p = Systems.demo("brindle-a2");
         Why demand = WhyFlow.ofCase(p, Assessment.of(p).governing().orElseThrow())
-                .get("Take-off demand")
+                .get("Takeoff demand")
                 .get();
         assertThat(demand.equation(UnitSystem.US)).contains("115 hp", "lb/hp/h", "lb/gal");
-        assertThat(demand.given()).extracting(Why.Given::what).containsExactly("Power", "Specific consumption");
+        assertThat(demand.given()).extracting(Why.Given::what).containsExactly("Power", "BSFC");
         Map<String, Supplier<Why>> all =
                 WhyFlow.ofCase(p, Assessment.of(p).governing().orElseThrow());
         assertThat(all.get("Margin").get().from())
                 .extracting(Why::figure)
-                .containsExactly("Flow with the inlet at its least pressure", "Demand");
+                .containsExactly("Flow at minimum inlet pressure", "Demand");
     }
 }

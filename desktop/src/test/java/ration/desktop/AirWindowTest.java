@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
 import ration.model.Run;
 
-/** The Air and water page. */
+/** The Vents and drains page. */
 class AirWindowTest extends WindowHarness {
 
     private Stage stage;
@@ -34,8 +34,8 @@ class AirWindowTest extends WindowHarness {
         keys(KeyCode.SPACE);
         until(() -> robot.lookup("#blocked-fuselage").tryQuery().isPresent());
         assertThat(label("#blocked-fuselage"))
-                .contains("flow fails after 0.13 min")
-                .contains("min at 8 000 ft");
+                .contains("flow falls below demand after 0.13 min")
+                .contains("min at 8,000 ft");
         until(() -> node("#air-picture").getAccessibleText().contains("vent of Fuselage tank, blocked"));
         keys(KeyCode.SPACE);
         until(() -> robot.lookup("#blocked-fuselage").tryQuery().isEmpty());
@@ -79,7 +79,7 @@ class AirWindowTest extends WindowHarness {
         until(() -> Files.exists(folder.resolve("sampling.pdf")));
         try (PDDocument pdf = Loader.loadPDF(folder.resolve("sampling.pdf").toFile())) {
             assertThat(new PDFTextStripper().getText(pdf))
-                    .contains("Upper tank", "Fuselage tank", "Strainer", "water", "grit");
+                    .contains("Upper tank", "Fuselage tank", "Strainer", "water", "debris");
         }
     }
 
@@ -105,9 +105,9 @@ class AirWindowTest extends WindowHarness {
         assertThat(label("#ledger-open-figure")).isEqualTo("9 of 37");
         robot.clickOn("#rail-layout");
         robot.interact(() -> session.picked().set("upper"));
-        until(() -> robot.lookup("#field-vent-bore").tryQuery().isPresent());
-        robot.interact(() -> node("#field-vent-bore").requestFocus());
-        until(() -> node("#field-vent-bore").isFocused());
+        until(() -> robot.lookup("#field-vent-line-bore").tryQuery().isPresent());
+        robot.interact(() -> node("#field-vent-line-bore").requestFocus());
+        until(() -> node("#field-vent-line-bore").isFocused());
         control(KeyCode.A);
         robot.write("0.1 in");
         keys(KeyCode.ENTER);

@@ -10,7 +10,7 @@ import org.testfx.framework.junit5.Start;
 import ration.check.Verdict;
 import ration.condition.Fault;
 
-/** One part fails: found, read, set on the layout and cleared again, by keys in the real window. */
+/** Single failures: found, read, set on the layout and cleared again, by keys in the real window. */
 class FaultsWindowTest extends WindowHarness {
 
     @Start
@@ -26,7 +26,7 @@ class FaultsWindowTest extends WindowHarness {
         assertThat(node("#rail-faults").getAccessibleText()).contains("Not shown");
         robot.clickOn("#rail-faults");
         until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
-        assertThat(label("#faults-words")).contains("fail; ", "have no way out", "not shown");
+        assertThat(label("#faults-words")).contains("cut flow below demand", "have no pilot action", "Not shown");
         until(() -> node("#rail-faults").getAccessibleText().contains("Fails"));
         robot.interact(() -> node("#fault-0").requestFocus());
         until(() -> !label("#fault-part").isEmpty());
@@ -58,17 +58,17 @@ class FaultsWindowTest extends WindowHarness {
      */
     @Test
     void groupsAreShownAloneAndAnEditAsksAgain() {
-        assertThat(label("#ledger-open-need")).isEqualTo("faults not asked");
+        assertThat(label("#ledger-open-need")).isEqualTo("failures not run");
         robot.clickOn("#rail-faults");
         until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
         assertThat(label("#ledger-open-need"))
                 .as("what fails is part of what is open")
-                .isEqualTo(label("#faults-sum").replaceAll(" .*", "") + " faults fail");
+                .isEqualTo(label("#faults-sum").replaceAll(" .*", "") + " failures cut flow");
         assertThat(label("#ledger-open-case"))
                 .contains("; "
                         + session.faults().get().stream()
                                 .filter(f -> f.verdict() == Verdict.NOT_SHOWN)
-                                .count() + " faults not shown");
+                                .count() + " failures Not shown");
         String before = label("#faults-sum");
         robot.clickOn("#faults-no-way-out");
         until(() -> everyText().stream().noneMatch(t -> t.startsWith("Flow still meets demand  ")));

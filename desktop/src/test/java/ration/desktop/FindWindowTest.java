@@ -36,7 +36,7 @@ class FindWindowTest extends WindowHarness {
         robot.write(error);
         keys(KeyCode.ENTER);
         until(() -> session.project().readings().size() == before + 1
-                && label("#find-words").startsWith("suspects after " + (before + 1)));
+                && label("#find-words").startsWith("likely causes after " + (before + 1)));
     }
 
     /**
@@ -73,7 +73,7 @@ class FindWindowTest extends WindowHarness {
         until(() -> !label("#find-next").isEmpty());
         robot.interact(() -> node("#find-value").requestFocus());
         keys(KeyCode.ENTER);
-        assertThat(label("#find-trouble")).contains("nothing is entered that nobody read");
+        assertThat(label("#find-trouble")).contains("Enter the value read");
         assertThat(session.project().readings()).isEmpty();
         robot.interact(() -> node("#find-enter").requestFocus());
         keys(KeyCode.SPACE);
@@ -81,7 +81,7 @@ class FindWindowTest extends WindowHarness {
         robot.write("1");
         keys(KeyCode.ENTER);
         until(() ->
-                session.project().readings().size() == 1 && label("#find-words").startsWith("suspects after 1"));
+                session.project().readings().size() == 1 && label("#find-words").startsWith("likely causes after 1"));
         robot.interact(() -> node("#reading-remove-0").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> session.project().readings().isEmpty());
@@ -96,7 +96,7 @@ class FindWindowTest extends WindowHarness {
         until(() -> !label("#find-next").isEmpty());
         until(() -> node("#find-places").lookupAll("*").size() > 20);
         robot.clickOn("#find-prepared");
-        until(() -> label("#find-mode").contains("then fades")
+        until(() -> label("#find-mode").contains("then dies")
                 && !label("#find-next").isEmpty());
         robot.interact(() -> node("#rig-run").requestFocus());
         keys(KeyCode.SPACE);
@@ -112,7 +112,7 @@ class FindWindowTest extends WindowHarness {
         robot.interact(() -> node("#find-add").requestFocus());
         keys(KeyCode.SPACE);
         // one look in twenty misses what is there: what is seen is the rig's to say
-        until(() -> label("#find-words").startsWith("suspects after 1")
+        until(() -> label("#find-words").startsWith("likely causes after 1")
                 || label("#find-words").startsWith("Nothing that fails"));
         assertThat(everyText()).contains("will not fill, Fuselage tank");
         assertThat(session.project().readings()).isEmpty();
@@ -132,10 +132,10 @@ class FindWindowTest extends WindowHarness {
         robot.clickOn("#rail-find");
         until(() -> !label("#find-next").isEmpty());
         robot.clickOn("#find-practise");
-        until(() -> label("#find-mode").startsWith("practise")
+        until(() -> label("#find-mode").startsWith("practice")
                 && !label("#find-next").isEmpty());
         for (int n = 1; n <= 4 && robot.lookup("#find-enter").tryQuery().isPresent(); n++) {
-            String after = "suspects after " + n;
+            String after = "likely causes after " + n;
             robot.interact(() -> node("#find-enter").requestFocus());
             keys(KeyCode.SPACE);
             until(() -> node("#find-add").isFocused());
@@ -151,6 +151,6 @@ class FindWindowTest extends WindowHarness {
                 .as("nothing of it goes into the document")
                 .isEmpty();
         robot.clickOn("#find-practise");
-        until(() -> label("#find-mode").equals("readings in, cause out"));
+        until(() -> label("#find-mode").equals("readings in, probable cause out"));
     }
 }

@@ -28,7 +28,7 @@ class FlightWindowTest extends WindowHarness {
                 && !session.shown().get().assessment().blocked());
         keys(KeyCode.ESCAPE);
         robot.clickOn("#rail-flight");
-        until(() -> label("#flight-landing").equals("At landing, 3:45"));
+        until(() -> label("#flight-landing").equals("Landing at 3:45"));
     }
 
     /** Pump-fed: the needles as it runs stand there first; M shows the most that can pass, and again the needles. */
@@ -37,15 +37,15 @@ class FlightWindowTest extends WindowHarness {
         menu("demo-tansy-l3");
         until(() -> session.project().name().startsWith("Tansy"));
         focusDrawing();
-        until(() -> texts().contains("Pressure on the way")
-                && texts().contains("at most 35.9")
-                && everyText().contains("Engine takes"));
+        until(() -> texts().contains("Pressure along the path")
+                && texts().contains("max 35.9")
+                && everyText().contains("Engine demand"));
         assertThat(texts()).doesNotContain("needs 22.9");
         keys(KeyCode.M);
         until(() -> texts().contains("needs 22.9") && texts().contains("35.9"));
-        until(() -> !everyText().contains("Engine takes"));
+        until(() -> !everyText().contains("Engine demand"));
         keys(KeyCode.M);
-        until(() -> texts().contains("at most 35.9"));
+        until(() -> texts().contains("max 35.9"));
     }
 
     /** A balanced flight is planned as soon as the page opens; its switching card can be read back from the PDF. */
@@ -64,7 +64,7 @@ class FlightWindowTest extends WindowHarness {
         try (var pdf = Loader.loadPDF(answers.save.toFile())) {
             text = new PDFTextStripper().getText(pdf);
         }
-        assertThat(text).contains("switching card", "0:45", "RIGHT", "3:45", "land");
+        assertThat(text).contains("fuel management card", "0:45", "RIGHT", "3:45", "land");
     }
 
     /** The cursor is the case of every page: contents, selector and attitude of that minute. */
@@ -88,21 +88,21 @@ class FlightWindowTest extends WindowHarness {
     @Test
     void aFaultIsPlannedAtTheCursorAndTheDayIsSetByPhase() {
         tansy();
-        assertThat(everyText()).anyMatch(t -> t.startsWith("least +"));
+        assertThat(everyText()).anyMatch(t -> t.startsWith("minimum "));
         robot.interact(() -> node("#flight-picture").requestFocus());
         for (int i = 0; i < 12; i++) {
             keys(KeyCode.RIGHT);
         }
         until(() -> label("#flight-state").equals("Every page shows 1:00"));
-        robot.interact(() -> fault().setValue("Boost pump dead"));
+        robot.interact(() -> fault().setValue("Boost pump inoperative"));
         until(() -> label("#flight-state").equals("fails at 1:00")
                 && session.flight().get() != null
                 && session.flight().get().events().stream()
-                        .anyMatch(e -> e.words().equals("Boost pump dead") && e.minutes() == 60));
-        robot.interact(() -> fault().setValue("Nothing fails on the way"));
+                        .anyMatch(e -> e.words().equals("Boost pump inoperative") && e.minutes() == 60));
+        robot.interact(() -> fault().setValue("No failure"));
         until(() -> session.flight().get() != null
                 && session.flight().get().events().stream()
-                        .noneMatch(e -> e.words().equals("Boost pump dead")));
+                        .noneMatch(e -> e.words().equals("Boost pump inoperative")));
         robot.interact(() -> node("#phase-3").requestFocus());
         keys(KeyCode.SPACE);
         robot.interact(() -> node("#phase-outside").requestFocus());
@@ -146,12 +146,12 @@ class FlightWindowTest extends WindowHarness {
         control(KeyCode.A);
         robot.write("195");
         keys(KeyCode.ENTER);
-        until(() -> label("#flight-landing").equals("At landing, 4:05")
+        until(() -> label("#flight-landing").equals("Landing at 4:05")
                 && label("#flight-verdict").equals("Fails"));
         assertThat(session.project().flight().orElseThrow().phases().get(3).lasts())
                 .isEqualTo(195);
         robot.interact(session::undo);
-        until(() -> label("#flight-landing").equals("At landing, 3:45"));
+        until(() -> label("#flight-landing").equals("Landing at 3:45"));
         assertThat(session.project().flight()).isEmpty();
     }
 
@@ -177,8 +177,7 @@ class FlightWindowTest extends WindowHarness {
         assertThat(node("#flight-both").isDisabled()).isTrue();
         robot.interact(() -> session.apply(ration.project.Edit.of(
                 "Ask for BOTH", p -> p.with(UsualFlight.meant(p).with(Switching.Mode.BOTH)))));
-        until(() -> everyText().stream()
-                .anyMatch(t -> t.startsWith("Not shown: No position feeds from two tanks at once")));
+        until(() -> everyText().stream().anyMatch(t -> t.startsWith("Not shown: This selector has no BOTH position")));
         assertThat(session.flight().get()).isNull();
         robot.clickOn("#flight-balance");
         until(() -> label("#flight-verdict").equals("Holds"));

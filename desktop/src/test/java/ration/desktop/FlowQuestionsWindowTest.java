@@ -28,20 +28,20 @@ class FlowQuestionsWindowTest extends WindowHarness {
         robot.clickOn("#rail-flow");
         until(() -> robot.lookup("#flow-how-steep").tryQuery().isPresent());
         press("#flow-how-steep");
-        until(() -> label("#ask-state").startsWith("Climb 17\u00b0 holds from "));
+        until(() -> label("#ask-state").startsWith("Climb 17\u00b0 OK from "));
         String upper = label("#ask-state");
         robot.clickOn("#position-selector-fuselage");
-        until(() -> label("#ask-state").startsWith("Climb 17\u00b0 holds from ")
+        until(() -> label("#ask-state").startsWith("Climb 17\u00b0 OK from ")
                 && !label("#ask-state").equals(upper));
-        assertThat(node("#how-steep").getAccessibleText()).startsWith("Climb 17\u00b0 holds from ");
+        assertThat(node("#how-steep").getAccessibleText()).startsWith("Climb 17\u00b0 OK from ");
         press("#flow-which-tank");
-        until(() -> label("#ask-state").contains("no two tanks are open to the engine at once"));
+        until(() -> label("#ask-state").contains("Only one tank feeds"));
         robot.interact(() -> session.show(Pattern.GRAVITY_TEED.project(), null));
         robot.clickOn("#rail-flow");
         until(() -> robot.lookup("#flow-which-tank").tryQuery().isPresent());
         press("#flow-which-tank");
-        until(() -> label("#ask-state").contains("by its line")
-                && label("#ask-state").contains("both give alike"));
+        until(() ->
+                label("#ask-state").contains(", line ") && label("#ask-state").contains("Equal at "));
         assertThat(everyText()).contains("lost to Tee", "its vent adds");
         press("#flow-along-the-path");
         until(() ->
@@ -55,9 +55,9 @@ class FlowQuestionsWindowTest extends WindowHarness {
     @Test
     void anAssumedEngineShowsNothingUntilItIsSaid() {
         robot.interact(() -> session.show(Pattern.GRAVITY_SELECTOR.project(), null));
-        until(() -> everyText().contains("which engine?"));
+        until(() -> everyText().contains("engine figures assumed"));
         robot.clickOn("#rail-brief");
-        until(() -> label("#assumed").contains("take-off power 100 hp"));
+        until(() -> label("#assumed").contains("takeoff power 100 hp"));
         press("#assumed-so");
         until(() -> everyText().contains("needs 1.50\u00d7")
                 && !node("#assumed-so").getParent().isVisible());
@@ -70,6 +70,6 @@ class FlowQuestionsWindowTest extends WindowHarness {
                 .isPresent());
         assertThat(session.shown().get().assessment().flowVerdict()).isEqualTo(ration.check.Verdict.NOT_SHOWN);
         robot.interact(session::undo);
-        until(() -> everyText().contains("which engine?"));
+        until(() -> everyText().contains("engine figures assumed"));
     }
 }

@@ -91,10 +91,10 @@ class JoiningWindowTest extends WindowHarness {
         until(() -> robot.lookup("#port-fuselage-outlet").tryQuery().isPresent()
                 && robot.lookup("#port-upper-outlet-2").tryQuery().isPresent());
         robot.clickOn("#port-fuselage-outlet");
-        until(() -> session.message().get().contains("A run begins at Fuselage tank, outlet")
+        until(() -> session.message().get().contains("Line starts at Fuselage tank, outlet")
                 && session.picked().get().equals("fuselage"));
         robot.clickOn("#port-upper-outlet-2");
-        until(() -> session.message().get().contains("do not go together"));
+        until(() -> session.message().get().contains("do not fit"));
         robot.clickOn("#port-selector-fuselage");
         robot.clickOn("#port-fuselage-outlet");
         until(() -> session.project()
@@ -141,7 +141,7 @@ class JoiningWindowTest extends WindowHarness {
         keys(KeyCode.I);
         until(() -> robot.lookup("#chooser").query().isVisible());
         keys(KeyCode.Q, KeyCode.X);
-        until(() -> everyText().contains("Nothing is called so: Backspace takes a letter back."));
+        until(() -> everyText().contains("No match. Backspace deletes a letter."));
         keys(KeyCode.ENTER);
         keys(KeyCode.ESCAPE);
         until(() -> !robot.lookup("#chooser").query().isVisible());
@@ -160,8 +160,8 @@ class JoiningWindowTest extends WindowHarness {
                 .dropBy(-60, 40);
         until(() -> session.project().system().shifts().getOrDefault("strainer", 0.0) < -0.02);
         assertThat(session.project().system().item("strainer")).contains(place);
-        until(() -> robot.lookup("#do-draw-it-where-it-would-stand").tryQuery().isPresent());
-        robot.interact(() -> node("#do-draw-it-where-it-would-stand").requestFocus());
+        until(() -> robot.lookup("#do-reset-drawing-position").tryQuery().isPresent());
+        robot.interact(() -> node("#do-reset-drawing-position").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> session.project().system().shifts().isEmpty());
         pick("r1");
@@ -185,7 +185,7 @@ class JoiningWindowTest extends WindowHarness {
         until(() -> robot.lookup("#block-vent-plenum").tryQuery().isPresent());
         robot.interact(() -> node("#block-vent-plenum").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> label("#blocked-vent-plenum").contains("flow fails after"));
+        until(() -> label("#blocked-vent-plenum").contains("flow falls below demand after"));
         control(KeyCode.Z);
         until(() -> session.project().system().all(VentPlenum.class).findAny().isEmpty());
     }

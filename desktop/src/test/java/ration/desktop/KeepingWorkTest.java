@@ -133,18 +133,18 @@ class KeepingWorkTest extends WindowHarness {
         control(KeyCode.A);
         robot.write("71.25");
         control(KeyCode.N);
-        until(() -> label("#message").contains("not saved"));
+        until(() -> label("#message").contains("unsaved changes"));
         assertThat(run("r1").length().orElseThrow().quantity().value()).isEqualTo(71.25);
         robot.clickOn("#leave-stay");
         robot.clickOn("#field-length");
         control(KeyCode.A);
         robot.write("about so");
         control(KeyCode.N);
-        until(() -> label("#message").contains("cannot be taken"));
+        until(() -> label("#message").contains("is not a valid"));
         robot.clickOn("#keep-text");
         until(() -> ((TextField) node("#field-length")).getText().equals("about so"));
         robot.clickOn("#rail-flow");
-        until(() -> label("#message").contains("cannot be taken"));
+        until(() -> label("#message").contains("is not a valid"));
         robot.clickOn("#drop-text");
         until(() -> robot.lookup("#flow-page").tryQuery().isPresent()
                 || robot.lookup("#advice").tryQuery().isPresent());
@@ -155,7 +155,7 @@ class KeepingWorkTest extends WindowHarness {
     void aThousandsCommaIsAskedBackAndWhatWasUnderstoodIsShown() {
         robot.interact(() -> session.picked().set("r1"));
         until(() -> robot.lookup("#field-length").tryQuery().isPresent());
-        fill("#field-length", "1,250");
+        fill("#field-length", "1,250 mm");
         until(() -> label("#card-trouble").contains("1250")
                 && label("#card-trouble").contains("1.250"));
         fill("#field-length", "1,5 ft");

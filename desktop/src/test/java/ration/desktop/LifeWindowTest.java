@@ -71,7 +71,7 @@ class LifeWindowTest extends WindowHarness {
         keys(KeyCode.ENTER);
         until(() -> step().startsWith("Before nose-up flow"));
         next();
-        until(() -> step().startsWith("Who measures"));
+        until(() -> step().startsWith("Tester and instruments"));
         enter("#test-witness", "a neighbour");
         next();
         until(() -> step().equals("Raise the nose"));
@@ -79,7 +79,7 @@ class LifeWindowTest extends WindowHarness {
         until(() -> label("#test-trouble").startsWith("Pitch, nose up: enter what was read"));
         enter("#sheet-pitch", "22");
         next();
-        until(() -> step().startsWith("Line off"));
+        until(() -> step().startsWith("Disconnect the line"));
         enter("#sheet-open", "0");
         next();
         until(() -> step().startsWith("Pour in"));
@@ -108,7 +108,7 @@ class LifeWindowTest extends WindowHarness {
 
     private void finish(String figure) {
         robot.interact(() -> ((Button) node("#sheet-last")).fire());
-        until(() -> step().equals("What was found") && label("#big-figure").equals(figure));
+        until(() -> step().equals("Result") && label("#big-figure").equals(figure));
         next();
         until(() -> last().progress().done());
     }
@@ -123,7 +123,7 @@ class LifeWindowTest extends WindowHarness {
         pour("29 s");
         finish("31.0 gph");
         assertThat(label("#sheet-verdict")).isEqualTo("Holds");
-        until(() -> row("#wanted-flow-selector-upper").contains("counts")
+        until(() -> row("#wanted-flow-selector-upper").contains("valid")
                 && row("#wanted-flow-selector-upper").contains("Holds"));
         assertThat(last().by().beside().witness()).isEqualTo("a neighbour");
 
@@ -132,18 +132,18 @@ class LifeWindowTest extends WindowHarness {
         robot.interact(() -> session.picked().set("r3"));
         until(() -> robot.lookup("#test-again-asked").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#test-again-asked")).fire());
-        until(() -> label("#message").startsWith("A change of R3 ends 2 tests: Nose-up flow, UPPER, Paper overnight."));
+        until(() -> label("#message")
+                .startsWith("Changing R3 invalidates 2 tests: Nose-up flow, UPPER, Overnight leak check."));
         robot.interact(() -> session.apply(
                 Edit.onItem("Resize R3", "r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")))));
         until(() -> label("#message")
-                .startsWith("This ends 3 tests: Nose-up flow, UPPER, Paper overnight; R3: size was 5/16"));
+                .startsWith("This invalidates 3 tests: Nose-up flow, UPPER, Overnight leak check; R3: size was 5/16"));
         robot.clickOn("#rail-hangar");
         until(() -> row("#wanted-flow-selector-upper")
-                .contains("stale, R3: size was 5/16 x 0.035 tube, now 3/8" + " x 0.035 tube"));
+                .contains("outdated: R3: size was 5/16 x 0.035 tube, now 3/8" + " x 0.035 tube"));
         robot.clickOn("#rail-sign_off");
         until(() -> row("#requirement-flow-margin-selector-upper").contains("Not shown")
-                && row("#requirement-flow-margin-selector-upper")
-                        .contains("measured 31.0 gph, which no" + " longer counts"));
+                && row("#requirement-flow-margin-selector-upper").contains("measured 31.0 gph, no longer valid"));
 
         // again with the simulator: not evidence
         robot.clickOn("#rail-hangar");
@@ -157,7 +157,7 @@ class LifeWindowTest extends WindowHarness {
         until(() -> ((Work.Sheet) last().work()).rows().size() == 1);
         assertThat(last().by().beside().standIn()).isTrue();
         robot.interact(() -> ((Button) node("#sheet-last")).fire());
-        until(() -> step().equals("What was found"));
+        until(() -> step().equals("Result"));
         next();
         until(() -> last().progress().done());
         until(() -> row("#wanted-flow-selector-upper").contains("simulated, not evidence"));
@@ -167,7 +167,7 @@ class LifeWindowTest extends WindowHarness {
         pour("22");
         pour("22.5");
         finish("40.0 gph");
-        until(() -> row("#wanted-flow-selector-upper").contains("counts")
+        until(() -> row("#wanted-flow-selector-upper").contains("valid")
                 && row("#wanted-flow-selector-upper").contains("Holds"));
         robot.clickOn("#rail-sign_off");
         until(() -> row("#requirement-flow-margin-selector-upper").contains("measured 40.0 gph")
@@ -179,11 +179,7 @@ class LifeWindowTest extends WindowHarness {
         until(() -> label("#message").startsWith("Written: packet.pdf"));
         try (PDDocument doc = Loader.loadPDF(answers.save.toFile())) {
             assertThat(new PDFTextStripper().getText(doc).replaceAll("\\s+", " "))
-                    .contains(
-                            "Nose-up flow, UPPER",
-                            "R3: size was 5/16",
-                            "fed by the stand-in, never counts",
-                            "40.0 gph");
+                    .contains("Nose-up flow, UPPER", "R3: size was 5/16", "simulated: never valid", "40.0 gph");
         }
         try (Stream<Path> files = Files.list(folder)) {
             assertThat(files.map(f -> f.getFileName().toString()))
@@ -197,7 +193,8 @@ class LifeWindowTest extends WindowHarness {
         enter("#act-who", "builder");
         robot.interact(() -> ((Button) node("#part-replace")).fire());
         until(() -> label("#message")
-                .startsWith("This ends 2 tests: Nose-up flow, FUSELAGE, Nose-up flow, UPPER; R4: renewed is new"));
+                .startsWith(
+                        "This invalidates 2 tests: Nose-up flow, FUSELAGE, Nose-up flow, UPPER; R4: renewed is new"));
         robot.clickOn("#rail-sign_off");
         until(() -> robot.lookup("#packet-since").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#packet-since")).fire());
@@ -215,7 +212,7 @@ class LifeWindowTest extends WindowHarness {
     @Test
     void aLeakSheetIsInterruptedAndGoesOn() throws IOException {
         robot.clickOn("#rail-hangar");
-        until(() -> row("#wanted-overnight").contains("to be looked at again by now"));
+        until(() -> row("#wanted-overnight").contains("recheck overdue"));
         robot.interact(() -> session.apply(Edit.of(
                 "Begin anew",
                 p -> p.withTests(
@@ -226,24 +223,24 @@ class LifeWindowTest extends WindowHarness {
         until(() -> robot.lookup("#test-begin").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#test-begin")).fire());
         next();
-        until(() -> step().startsWith("Who measures"));
+        until(() -> step().startsWith("Tester and instruments"));
         next();
-        until(() -> step().startsWith("How long"));
+        until(() -> step().startsWith("Hours wrapped"));
         enter("#sheet-hours", "20");
         next();
-        until(() -> step().startsWith("Look and feel"));
+        until(() -> step().startsWith("Check each fitting"));
         robot.interact(() -> node("#grade-r2-start-smear").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> ((Work.Sheet) last().work()).rows().size() == 1);
         robot.interact(() -> ((Button) node("#test-later")).fire());
-        until(() -> row("#wanted-overnight").contains("interrupted at step 4"));
+        until(() -> row("#wanted-overnight").contains("in progress, step 4"));
         robot.interact(() -> ((Button) node("#wanted-overnight")).fire());
-        until(() -> step().startsWith("Look and feel"));
+        until(() -> step().startsWith("Check each fitting"));
         robot.interact(() -> ((Button) node("#sheet-rest")).fire());
-        until(() -> ((Labeled) node("#test-next")).getText().equals("All looked at"));
+        until(() -> ((Labeled) node("#test-next")).getText().equals("All inspected"));
         enter("#again-r2-start", "soon");
         keys(KeyCode.ENTER);
-        until(() -> label("#test-trouble").contains("A day such as"));
+        until(() -> label("#test-trouble").contains("Enter a date, e.g."));
         enter("#again-r2-start", "2026-12-05");
         keys(KeyCode.ENTER);
         until(() -> ((Work.Sheet) last().work())
@@ -252,7 +249,7 @@ class LifeWindowTest extends WindowHarness {
                 .again()
                 .equals("2026-12-05"));
         next();
-        until(() -> step().equals("What was found") && label("#sheet-verdict").equals("Thin"));
+        until(() -> step().equals("Result") && label("#sheet-verdict").equals("Thin"));
         robot.interact(() -> session.save(folder.resolve("corrie.ration")));
         answers.open = Files.writeString(folder.resolve("smear.png"), "a photograph");
         robot.interact(() -> ((Button) node("#sheet-attach")).fire());
@@ -282,9 +279,9 @@ class LifeWindowTest extends WindowHarness {
         until(() -> robot.lookup("#test-begin").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#test-begin")).fire());
         next();
-        until(() -> step().startsWith("Who measures"));
+        until(() -> step().startsWith("Tester and instruments"));
         next();
-        until(() -> step().startsWith("Day and length"));
+        until(() -> step().startsWith("Date and length"));
         Path growing = Files.writeString(
                 folder.resolve("live.csv"), "# ration readings 1\nseconds,channel,value,unit\n1,outside,64,F\n");
         answers.open = growing;
@@ -297,12 +294,12 @@ class LifeWindowTest extends WindowHarness {
                 ((javafx.scene.control.TextField) node("#sheet-air")).getText().startsWith("65"));
         enter("#sheet-soak", "16 min");
         next();
-        until(() -> step().equals("What was found") && label("#under-figure").contains("attach the logger's table"));
+        until(() -> step().equals("Result") && label("#under-figure").contains("attach the log file"));
         assertThat(((Work.Sheet) last().work()).once().get("air").by()).startsWith("live.csv");
         assertThat(last().by().beside().standIn()).isFalse();
         answers.open = Files.writeString(
                 folder.resolve("soak.csv"),
-                "mm:ss,carburettor [F],T2\n0:00,120,40\n1:00,130,41\n2:00,140,42\n3:00,145,43\n");
+                "mm:ss,carburetor [F],T2\n0:00,120,40\n1:00,130,41\n2:00,140,42\n3:00,145,43\n");
         robot.interact(() -> ((Button) node("#sheet-attach")).fire());
         until(() -> last().by().beside().photos().size() == 1);
         until(() -> label("#sheet-verdict").equals("Holds"));
@@ -327,11 +324,11 @@ class LifeWindowTest extends WindowHarness {
         keys(KeyCode.ENTER);
         until(() -> session.project().signOff().points().size() == 1);
         robot.interact(() -> ((Button) node("#point-accept")).fire());
-        until(() -> label("#accept-trouble").contains("name and the reason"));
+        until(() -> label("#accept-trouble").contains("name and a reason"));
         enter("#accept-name", "I. Nobody");
-        enter("#accept-reason", "not used for take-off");
+        enter("#accept-reason", "not used for takeoff");
         robot.interact(() -> ((Button) node("#point-accept")).fire());
-        until(() -> label("#point-accepted").startsWith("Accepted as found by I. Nobody"));
+        until(() -> label("#point-accepted").startsWith("Accepted as is by I. Nobody"));
         assertThat(row("#requirement-flow-margin-selector-fuselage")).contains("Fails");
         robot.interact(() -> ((javafx.scene.control.ToggleButton) node("#filter-holds")).fire());
         until(() -> robot.lookup("#requirement-flow-margin-selector-fuselage")

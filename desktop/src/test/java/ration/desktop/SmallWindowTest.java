@@ -67,7 +67,7 @@ class SmallWindowTest extends WindowHarness {
         keys(KeyCode.ESCAPE);
         until(() -> !node("#card").isVisible());
         keys(KeyCode.C);
-        until(() -> node("#card").isVisible() && everyText().contains("Case looked at"));
+        until(() -> node("#card").isVisible() && everyText().contains("Current case"));
     }
 
     @Test
@@ -83,6 +83,6 @@ class SmallWindowTest extends WindowHarness {
         press("#fold-selector");
         until(() -> seen(robot.lookup("#fold-engine").query())
                 && seen(robot.lookup("#position-selector-left").query())
-                && everyText().contains("Cruise, 15 \u00b0C"));
+                && everyText().contains("Cruise, 59 \u00b0F"));
     }
 }

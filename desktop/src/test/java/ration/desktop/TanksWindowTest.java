@@ -62,8 +62,8 @@ class TanksWindowTest extends WindowHarness {
         until(() -> ((ToggleButton) node("#tank-upper")).isSelected());
         until(() -> label("#stranded-here").equals("1.24 gal"));
         assertThat(label("#ledger-unusable-case"))
-                .isEqualTo("Likely by a test, Glide \u22126\u00b0, tilt 3\u00b0 right, Upper tank");
-        assertThat(node("#stranded-map").getAccessibleText()).contains("Most stays, 1.24 gal");
+                .isEqualTo("Estimated from a drain test, Glide \u22126\u00b0, tilt 3\u00b0 right, Upper tank");
+        assertThat(node("#stranded-map").getAccessibleText()).contains("Maximum unusable 1.24 gal");
         assertThat(label("#placard-says")).startsWith("Placard needs");
     }
 
@@ -86,7 +86,7 @@ class TanksWindowTest extends WindowHarness {
         control(KeyCode.DIGIT2);
         until(() -> robot.lookup("#less-try-0").tryQuery().isPresent());
         robot.clickOn("#less-try-0");
-        until(() -> label("#ledger-unusable-was").equals("was 1.32 gal"));
+        until(() -> label("#ledger-unusable-was").equals("previously 1.32 gal"));
         assertThat(tank("upper").outlets().get(0).place().waterLine().quantity().value())
                 .isLessThan(84);
         control(KeyCode.Z);
@@ -112,13 +112,15 @@ class TanksWindowTest extends WindowHarness {
         beginTest("#wanted-drain-upper");
         until(() -> step().startsWith("Before a drain test"));
         keys(KeyCode.ENTER);
-        until(() -> step().startsWith("Who measures") && node("#test-who").isFocused());
+        until(() ->
+                step().startsWith("Tester and instruments") && node("#test-who").isFocused());
         control(KeyCode.A);
         robot.write("helper");
         keys(KeyCode.TAB, KeyCode.TAB);
         robot.write("52 F");
         keys(KeyCode.ENTER);
-        until(() -> step().equals("Pour a known amount") && node("#test-poured").isFocused());
+        until(() -> step().equals("Pour in a measured amount")
+                && node("#test-poured").isFocused());
         assertThat(robot.lookup("#cross-feed").tryQuery())
                 .as("the selector closes every way")
                 .isEmpty();
@@ -131,32 +133,32 @@ class TanksWindowTest extends WindowHarness {
         robot.write("95.7");
         until(() -> label("#big-figure").equals("\u22126.0\u00b0 nose down"));
         keys(KeyCode.ENTER);
-        until(() -> label("#test-trouble").startsWith("Pitch and bank: enter what"));
+        until(() -> label("#test-trouble").startsWith("Pitch and tilt: enter what"));
         robot.interact(() -> node("#test-tilt").requestFocus());
         robot.write("0");
         keys(KeyCode.ENTER);
         until(() -> step().equals("Select this tank"));
         robot.interact(() -> ((Button) node("#test-next")).fire());
-        until(() -> label("#test-trouble").contains("Choose the position"));
+        until(() -> label("#test-trouble").contains("Choose the selector position"));
         until(() -> node("#test-position-upper").isFocused());
         keys(KeyCode.SPACE);
         until(() -> node("#test-next").isFocused());
         keys(KeyCode.ENTER);
-        until(() -> step().equals("Drain until it sputters"));
+        until(() -> step().equals("Drain until the stream breaks"));
         keys(KeyCode.ENTER);
-        until(() -> ((Button) node("#test-next")).getText().equals("It sputters"));
+        until(() -> ((Button) node("#test-next")).getText().equals("Stream broke: stop timer"));
         keys(KeyCode.ENTER);
         until(() ->
-                step().equals("Enter what came back") && node("#test-drained").isFocused());
+                step().equals("Enter amount drained") && node("#test-drained").isFocused());
         enter("2.9");
-        until(() -> label("#test-trouble").contains("More came back"));
+        until(() -> label("#test-trouble").contains("More drained"));
         enter("1");
         until(() -> label("#big-figure").equals("1.50 gal stays"));
         keys(KeyCode.ENTER);
         until(() -> last().progress().done());
         until(() -> label("#ledger-unusable-figure").equals("1.50 gal"));
         assertThat(label("#ledger-unusable-verdict")).isEqualTo("Fails");
-        assertThat(label("#ledger-unusable-case")).contains("drain test", "Upper tank");
+        assertThat(label("#ledger-unusable-case")).contains("Drain test", "Upper tank");
         Work.Drain drain = (Work.Drain) last().work();
         assertThat(drain.position()).isEqualTo("UPPER");
         assertThat(last().by().who()).isEqualTo("helper");
@@ -174,14 +176,14 @@ class TanksWindowTest extends WindowHarness {
         robot.clickOn("#rail-hangar");
         until(() -> robot.lookup("#wanted-drain-fuselage").tryQuery().isPresent());
         robot.clickOn("#wanted-drain-fuselage");
-        until(() -> step().equals("Drain until it sputters"));
+        until(() -> step().equals("Drain until the stream breaks"));
         keys(KeyCode.ENTER, KeyCode.ENTER);
-        until(() -> step().equals("Enter what came back"));
+        until(() -> step().equals("Enter amount drained"));
         robot.clickOn("#test-later");
         until(() -> step().equals("Drain test of Fuselage tank"));
         robot.clickOn("#test-test-4");
         until(() ->
-                step().equals("Enter what came back") && node("#test-drained").isFocused());
+                step().equals("Enter amount drained") && node("#test-drained").isFocused());
         enter("2.35 gal");
         until(() -> label("#big-figure").equals("0.15 gal stays"));
         keys(KeyCode.ENTER);
@@ -190,11 +192,11 @@ class TanksWindowTest extends WindowHarness {
         robot.clickOn("#tank-fuselage");
         robot.clickOn("#cards-asked");
         until(() -> everyText().stream()
-                .anyMatch(t -> t.startsWith("Most is predicted to stay at")
-                        && t.contains("no test was done there. At pitch 17\u00b0, bank 0\u00b0 0.15 gal stayed.")));
+                .anyMatch(t -> t.startsWith("Worst predicted attitude")
+                        && t.contains("not drain-tested. Tested: pitch 17\u00b0, tilt 0\u00b0, 0.15 gal unusable.")));
         assertThat(label("#ledger-open-case"))
                 .as("a test of one attitude does not show another")
-                .startsWith("3 fail, 6 not shown;");
+                .startsWith("3 Fails, 6 Not shown;");
     }
 
     /** Fill and mark of the fuselage tank by keyboard: the gauge and the capacity follow. */
@@ -204,9 +206,9 @@ class TanksWindowTest extends WindowHarness {
         beginTest("#wanted-fill-fuselage");
         until(() -> step().startsWith("Before a fill"));
         keys(KeyCode.ENTER);
-        until(() -> step().startsWith("Who measures"));
+        until(() -> step().startsWith("Tester and instruments"));
         keys(KeyCode.ENTER);
-        until(() -> step().equals("Choose how it stands"));
+        until(() -> step().equals("Choose attitude: level or parked"));
         robot.interact(() -> node("#fill-level").requestFocus());
         keys(KeyCode.SPACE);
         String[][] pours = {{"4", "4.75"}, {"4", "8.7"}, {"4", "12.65"}, {"4.4", "17"}};
@@ -246,9 +248,10 @@ class TanksWindowTest extends WindowHarness {
         beginTest("#wanted-top-off-fuselage");
         until(() -> step().startsWith("Before a top-off"));
         keys(KeyCode.ENTER, KeyCode.ENTER);
-        until(() -> step().equals("What is in it") && node("#test-before").isFocused());
+        until(() -> step().equals("Fuel already in the tank")
+                && node("#test-before").isFocused());
         enter("2");
-        until(() -> step().equals("Choose how it stands"));
+        until(() -> step().equals("Choose attitude: level or parked"));
         robot.interact(() -> node("#fill-level").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> step().equals("Fill to the filler") && node("#test-metered").isFocused());
@@ -275,13 +278,13 @@ class TanksWindowTest extends WindowHarness {
     @Test
     void aMovedOutletMakesTheTestsStaleAndSaysSo() {
         robot.interact(() -> session.picked().set("upper"));
-        until(() -> robot.lookup("#field-outlet-sta").tryQuery().isPresent());
-        fill("#field-outlet-sta", "52");
-        until(() -> label("#message").startsWith("This ends 5 tests: Fill and mark of Upper tank")
+        until(() -> robot.lookup("#field-outlets-outlet-at-station").tryQuery().isPresent());
+        fill("#field-outlets-outlet-at-station", "52");
+        until(() -> label("#message").startsWith("This invalidates 5 tests: Fill and mark of Upper tank")
                 && label("#message").contains("station was"));
         robot.clickOn("#rail-hangar");
-        until(() -> everyText().stream().anyMatch(t -> t.contains("stale, the tank or its outlet has changed since")));
-        until(() -> label("#ledger-open-case").contains("not shown"));
+        until(() -> everyText().stream().anyMatch(t -> t.contains("outdated: tank or outlet changed since")));
+        until(() -> label("#ledger-open-case").contains("Not shown"));
     }
 
     @Test
@@ -333,7 +336,7 @@ class TanksWindowTest extends WindowHarness {
         assertThat(label("#ledger-unusable-verdict")).isEqualTo("Fails");
         assertThat(label("#ledger-unusable-case")).contains("tilt 5\u00b0");
         fill("#brief-glide-slip", "80");
-        until(() -> everyText().stream().anyMatch(t -> t.contains("An attitude lies within 60\u00b0")));
+        until(() -> everyText().stream().anyMatch(t -> t.contains("Attitude: within \u00b160\u00b0")));
         keys(KeyCode.ESCAPE);
         control(KeyCode.Z);
         until(() -> label("#ledger-unusable-figure").equals("1.32 gal"));

@@ -45,12 +45,12 @@ class UpkeepWindowTest extends WindowHarness {
     @Test
     void aHoseIsReplacedInOneAct() {
         robot.clickOn("#rail-upkeep");
-        until(() -> row("hose-at-the-upper-vent").contains("age unknown: due now, Not shown"));
+        until(() -> row("hose-at-the-upper-vent").contains("age unknown: treat as due, Not shown"));
         assertThat(everyText()).anyMatch(t -> t.contains("parts due"));
-        assertThat(label("#upkeep-words")).contains(" of 9 due", "of unknown age");
+        assertThat(label("#upkeep-words")).contains(" of 9 due", "age unknown");
         int before = session.project().upkeep().log().size();
         press("#part-hose-at-the-upper-vent");
-        until(() -> everyText().contains("To be tested again after it"));
+        until(() -> everyText().contains("Tests after replacement"));
         type("#act-paper", "26-0058");
         type("#act-who", "builder");
         press("#part-replace");
@@ -78,7 +78,7 @@ class UpkeepWindowTest extends WindowHarness {
         menu("compare");
         until(() -> label("#message").startsWith("Since then: R3: size was 5/16, now 3/8"));
         assertThat(label("#message"))
-                .contains("Flow margin 1.12", "Tests that count no more: Nose-up flow, UPPER (R3: size was");
+                .contains("Flow margin 1.12", "Tests no longer valid: Nose-up flow, UPPER (R3: size was");
     }
 
     /** The packet is written from the menu, behind the window, and can be read back. */
@@ -91,7 +91,7 @@ class UpkeepWindowTest extends WindowHarness {
         try (var pdf = Loader.loadPDF(answers.save.toFile())) {
             text = new PDFTextStripper().getText(pdf);
         }
-        assertThat(text).contains("Open points first", "Worm clamp on R4", "Compliance table");
+        assertThat(text).contains("Open items", "Worm-drive hose clamp, R4 (ground runs only)", "Compliance table");
     }
 
     /**
@@ -101,7 +101,7 @@ class UpkeepWindowTest extends WindowHarness {
     void partsComeAndGo() throws IOException {
         robot.clickOn("#rail-upkeep");
         press("#part-worm-clamp-on-r4");
-        until(() -> everyText().contains("It is removed"));
+        until(() -> everyText().contains("Record removal"));
         press("#part-replace");
         until(() -> session.project().upkeep().part("worm-clamp-on-r4").isEmpty());
         press("#part-new");

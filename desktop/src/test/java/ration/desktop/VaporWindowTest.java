@@ -25,9 +25,9 @@ class VaporWindowTest extends WindowHarness {
 
     private void brindle() {
         menu("demo-brindle-a2");
-        until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
+        until(() -> label("#ledger-vapor-figure").equals("13.5 \u00b0F"));
         control(KeyCode.DIGIT3);
-        until(() -> node("#vapor-path").getAccessibleText().contains("+7.5 \u00b0C at lift pump inlet"));
+        until(() -> node("#vapor-path").getAccessibleText().contains("13.5 \u00b0F at lift pump inlet"));
     }
 
     @Test
@@ -35,16 +35,14 @@ class VaporWindowTest extends WindowHarness {
         brindle();
         assertThat(label("#ledger-vapor-verdict")).as("a restart is at risk").isEqualTo("Thin");
         assertThat(label("#ledger-vapor-case"))
-                .startsWith("110 \u00b0F +")
-                .endsWith("; Lift pump inlet, 38 \u00b0C fuel, 8 000 ft; restart at risk after shutdown");
-        assertThat(((TextField) node("#vapor-altitude")).getText()).isEqualTo("8 000 ft");
+                .startsWith("Fuel 110 \u00b0F: margin ")
+                .endsWith("; Lift pump inlet, fuel 100 \u00b0F, 8,000 ft; restart at risk after shutdown");
+        assertThat(((TextField) node("#vapor-altitude")).getText()).isEqualTo("8,000 ft");
         robot.clickOn("#vapor-110");
-        until(() -> node("#vapor-path")
-                .getAccessibleText()
-                .matches("(?s).*\\+[12]\\.\\d \u00b0C at lift pump" + " inlet.*"));
+        until(() -> node("#vapor-path").getAccessibleText().matches("(?s).*[1-4]\\.\\d \u00b0F at lift pump inlet.*"));
         assertThat(session.changed().get()).as("another day changes no project").isFalse();
         fill("#vapor-altitude", "4000");
-        until(() -> node("#altitude-map").getAccessibleText().contains("This case: 43.3"));
+        until(() -> node("#altitude-map").getAccessibleText().contains("This case: 110 \u00b0F"));
     }
 
     @Test
@@ -78,10 +76,12 @@ class VaporWindowTest extends WindowHarness {
         until(() -> ration.heat.Zone.ENGINE_BAY.equals(
                 session.project().heat().zones().get("lift")));
         until(() -> robot.lookup("#zone-lift").tryQuery().isPresent()
-                && ((ChoiceBox<?>) node("#zone-lift")).getValue().equals("Engine bay"));
+                && ((ChoiceBox<?>) node("#zone-lift"))
+                        .getValue()
+                        .equals(java.util.Optional.of(ration.heat.Zone.ENGINE_BAY)));
         choose("#zone-lift", "By its place");
         until(() -> session.project().heat().zones().isEmpty());
-        until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
+        until(() -> label("#ledger-vapor-figure").equals("13.5 \u00b0F"));
     }
 
     @Test
@@ -90,14 +90,21 @@ class VaporWindowTest extends WindowHarness {
         robot.clickOn("#vapor-buys");
         until(() -> robot.lookup("#degrees-try-1").tryQuery().isPresent());
         robot.clickOn("#degrees-try-1");
-        until(() -> label("#ledger-vapor-was").equals("was +7.5 \u00b0C"));
+        until(() -> label("#ledger-vapor-was").equals("previously 13.5 \u00b0F"));
         control(KeyCode.Z);
-        until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
+        until(() -> label("#ledger-vapor-figure").equals("13.5 \u00b0F"));
     }
 
     @SuppressWarnings("unchecked")
     private void choose(String id, String value) {
-        robot.interact(() -> ((ChoiceBox<String>) node(id)).setValue(value));
+        robot.interact(() -> {
+            ChoiceBox<Object> box = (ChoiceBox<Object>) node(id);
+            box.setValue(box.getItems().stream()
+                    .filter(i -> value.equals(
+                            box.getConverter() == null ? i : box.getConverter().toString(i)))
+                    .findFirst()
+                    .orElseThrow());
+        });
     }
 
     /** A made-up log of the carburettor: its columns are said once, it is laid over, fitted, and its figures taken. */
@@ -116,20 +123,20 @@ class VaporWindowTest extends WindowHarness {
         assertThat(((ChoiceBox<?>) node("#log-in-1")).getValue()).isEqualTo("\u00b0C");
         choose("#log-is-1", "\u2013");
         robot.clickOn("#log-lay");
-        until(() -> label("#log-said").contains("which part"));
-        choose("#log-is-1", "Carburettor");
+        until(() -> label("#log-said").contains("Assign one or more columns"));
+        choose("#log-is-1", "Carburetor");
         robot.clickOn("#log-lay");
-        until(() -> label("#log-said").contains("root mean square: Carburettor"));
+        until(() -> label("#log-said").contains("root mean square: Carburetor"));
         until(() -> node("#soak-picture").getAccessibleText().contains("logged"));
         robot.clickOn("#log-fit");
-        until(() -> label("#log-said").contains("the soak rises 47 \u00b0C"));
+        until(() -> label("#log-said").contains("soak peaks 47 \u00b0C"));
         robot.clickOn("#log-take");
         until(() -> Math.abs(session.project().heat().si(HeatFigure.BAY_SOAK_OVER) - 47) < 0.6);
         robot.clickOn("#log-open");
         until(() -> robot.lookup("#log-lay").tryQuery().isPresent());
         assertThat(((ChoiceBox<?>) node("#log-is-1")).getValue())
                 .as("said once")
-                .isEqualTo("Carburettor");
+                .isEqualTo("Carburetor");
         robot.clickOn("#log-lay");
         until(() -> robot.lookup("#log-keep").tryQuery().isPresent());
         robot.clickOn("#log-keep");
@@ -143,7 +150,7 @@ class VaporWindowTest extends WindowHarness {
         until(() -> robot.lookup("#log-lay").tryQuery().isPresent());
         robot.interact(() -> ((javafx.scene.control.TextField) node("#log-stopped")).setText("5"));
         robot.clickOn("#log-lay");
-        until(() -> label("#log-said").contains("While it ran, at most: Carburettor"));
+        until(() -> label("#log-said").contains("While running, maximum: Carburetor"));
     }
 
     @Test
@@ -162,24 +169,24 @@ class VaporWindowTest extends WindowHarness {
         int lines = pieces();
         robot.clickOn("#vapor-hold");
         until(() ->
-                ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Let go"));
+                ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Clear baseline"));
         until(() -> pieces() > lines);
         robot.interact(() -> session.apply(ration.project.Edit.of(
                 "Widen",
                 p -> p.with(p.system()
                         .replace(((Run) p.system().item("r3").orElseThrow())
                                 .resized(ration.model.LineSize.parse("1/2 x 0.035 tube")))))));
-        until(() -> !label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
+        until(() -> !label("#ledger-vapor-figure").equals("13.5 \u00b0F"));
         assertThat(Double.parseDouble(label("#ledger-vapor-figure").replaceAll("[^0-9.]", "")))
                 .as("a wider suction line leaves more")
-                .isGreaterThan(7.5);
+                .isGreaterThan(13.5);
         control(KeyCode.Z);
-        until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
+        until(() -> label("#ledger-vapor-figure").equals("13.5 \u00b0F"));
         menu("demo-tansy-l3");
-        until(() -> label("#ledger-vapor-figure").equals("+8.7 \u00b0C"));
+        until(() -> label("#ledger-vapor-figure").equals("15.7 \u00b0F"));
         control(KeyCode.DIGIT3);
         until(() ->
-                ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Hold to compare"));
+                ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Set as baseline"));
     }
 
     private int pieces() {

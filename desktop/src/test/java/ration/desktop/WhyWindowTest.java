@@ -24,15 +24,15 @@ class WhyWindowTest extends WindowHarness {
         keys(KeyCode.W);
         until(() -> label("#why-equation").equals("1.125 = 15.46 gph \u00f7 13.75 gph"));
         assertThat(label("#why-figure")).isEqualTo("Flow margin");
-        assertThat(everyText()).anyMatch(t -> t.contains("Take-off run 12\u00b0, 0.25 g forward, FUSELAGE"));
+        assertThat(everyText()).anyMatch(t -> t.contains("Takeoff run 12\u00b0, 0.25 g forward, FUSELAGE"));
         until(() -> node("#why-part-0").isFocused());
         keys(KeyCode.SPACE);
-        until(() -> label("#why-figure").equals("Flow with the inlet at its least pressure"));
+        until(() -> label("#why-figure").equals("Flow at minimum inlet pressure"));
         until(() -> node("#why-part-0").isFocused());
         keys(KeyCode.SPACE);
         until(() -> label("#why-equation").startsWith("0.06000 psi = 10.00 in"));
         keys(KeyCode.BACK_SPACE);
-        until(() -> label("#why-figure").equals("Flow with the inlet at its least pressure"));
+        until(() -> label("#why-figure").equals("Flow at minimum inlet pressure"));
         keys(KeyCode.ESCAPE);
         until(() -> !node("#why-card").isVisible());
         assertThat(session.changed().get()).isFalse();
@@ -46,7 +46,7 @@ class WhyWindowTest extends WindowHarness {
         assertThat(label("#why-equation")).isEqualTo("20.62 gph = 13.75 gph \u00d7 1.500");
         robot.clickOn("#why-part-0");
         until(() -> label("#why-equation").equals("13.75 gph = 150 hp \u00d7 0.5500 lb/hp/h \u00f7 6 lb/gal"));
-        assertThat(everyText()).contains("Specific consumption", "0.55 lb/hp/h", "AC 90-89");
+        assertThat(everyText()).contains("BSFC", "0.55 lb/hp/h", "AC 90-89");
         robot.clickOn("#why-close");
         until(() -> !node("#why-card").isVisible());
         robot.interact(() -> session.units().set(UnitSystem.METRIC));

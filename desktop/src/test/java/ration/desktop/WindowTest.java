@@ -38,12 +38,12 @@ class WindowTest extends WindowHarness {
 
     @Test
     void tiltToTheClimbByKeyAndSeeTheCase() {
-        assertThat(label("#ledger-flow-case")).startsWith("Take-off run 12\u00b0, 0.25 g forward, FUSELAGE");
+        assertThat(label("#ledger-flow-case")).startsWith("Takeoff run 12\u00b0, 0.25 g forward, FUSELAGE");
         for (int i = 0; i < 17; i++) {
             robot.write("]");
         }
         until(() -> ((ToggleButton) node("#attitude-climb")).isSelected());
-        until(() -> texts().contains("heights in Climb 17\u00b0, nose to the right"));
+        until(() -> texts().contains("heights at Climb 17\u00b0, nose right"));
         robot.write("[");
         until(() -> !((ToggleButton) node("#attitude-climb")).isSelected());
         assertThat(((TextField) node("#pitch")).getText()).isEqualTo("+16.0\u00b0");
@@ -66,7 +66,7 @@ class WindowTest extends WindowHarness {
         keys(KeyCode.ENTER);
         until(() -> figure().equals("1.29\u00d7"));
         assertThat(label("#ledger-flow-verdict")).isEqualTo("Fails");
-        assertThat(label("#ledger-flow-was")).isEqualTo("was 1.12\u00d7");
+        assertThat(label("#ledger-flow-was")).isEqualTo("previously 1.12\u00d7");
         until(() -> !texts().equals(before));
         Set<String> after = texts();
         assertThat(after).as("heads along the line").isNotEqualTo(before);
@@ -120,7 +120,7 @@ class WindowTest extends WindowHarness {
         Project saved = session.project();
         assertThat(ProjectFile.open(file)).isEqualTo(saved);
         control(KeyCode.N);
-        until(() -> texts().contains("Lay out what feeds the engine"));
+        until(() -> texts().contains("Add what feeds the engine"));
         answers.open = file;
         control(KeyCode.O);
         until(() -> session.project().equals(saved));
@@ -147,11 +147,11 @@ class WindowTest extends WindowHarness {
         until(() -> session.changed().get());
         focusDrawing();
         control(KeyCode.N);
-        until(() -> label("#message").contains("not saved"));
+        until(() -> label("#message").contains("unsaved changes"));
         robot.clickOn("#leave-stay");
         assertThat(session.project().name()).isEqualTo("Corrie B1");
         control(KeyCode.N);
-        until(() -> label("#message").contains("not saved"));
+        until(() -> label("#message").contains("unsaved changes"));
         robot.clickOn("#leave-discard");
         until(() -> session.project().name().equals("New aircraft"));
     }
@@ -174,7 +174,7 @@ class WindowTest extends WindowHarness {
     @Test
     void anEmptySheetGrowsByKeyboard() {
         control(KeyCode.N);
-        until(() -> texts().contains("Lay out what feeds the engine"));
+        until(() -> texts().contains("Add what feeds the engine"));
         assertThat(label("#ledger-flow-verdict")).isEqualTo("Not shown");
         focusDrawing();
         keys(KeyCode.A);
@@ -187,7 +187,7 @@ class WindowTest extends WindowHarness {
         keys(KeyCode.RIGHT);
         until(() -> session.picked().get().equals("r1"));
         keys(KeyCode.I, KeyCode.DOWN, KeyCode.ENTER);
-        until(() -> texts().contains("Shut-off"));
+        until(() -> texts().contains("Shutoff valve"));
         focusDrawing();
         keys(KeyCode.SPACE);
         until(() -> texts().contains("shut"));
@@ -197,13 +197,13 @@ class WindowTest extends WindowHarness {
     @Test
     void badWritingStaysAndSaysWhy() {
         robot.interact(() -> session.picked().set("strainer"));
-        fill("#field-rated-loss", "lots");
+        fill("#field-loss-loss", "lots");
         until(() -> label("#card-trouble").contains("\u201clots\u201d is not a pressure"));
-        assertThat(((TextField) node("#field-rated-loss")).getText()).isEqualTo("lots");
+        assertThat(((TextField) node("#field-loss-loss")).getText()).isEqualTo("lots");
         assertThat(session.changed().get()).isFalse();
         keys(KeyCode.ESCAPE);
         until(() -> label("#card-trouble").isEmpty());
-        assertThat(((TextField) node("#field-rated-loss")).getText()).isEqualTo("0.05 psi");
+        assertThat(((TextField) node("#field-loss-loss")).getText()).isEqualTo("0.05 psi");
         fill("#item-name", "Gascolator");
         until(() -> texts().contains("Gascolator"));
     }
@@ -224,7 +224,7 @@ class WindowTest extends WindowHarness {
         until(() -> session.project().brief().envelope().climb().quantity().value() == 14);
         robot.clickOn("#rail-layout");
         robot.clickOn("#attitude-climb");
-        until(() -> texts().contains("heights in Climb 14\u00b0, nose to the right"));
+        until(() -> texts().contains("heights at Climb 14\u00b0, nose right"));
     }
 
     @Test
@@ -244,7 +244,7 @@ class WindowTest extends WindowHarness {
         until(() -> !((ToggleButton) node("#contents-half")).isSelected());
         fill("#bank", "4");
         until(() -> Math.abs(session.condition().attitude().tiltDegrees() - 4) < 1e-9);
-        fill("#fuel-temperature", "-10");
+        fill("#fuel-temperature", "-10 C");
         until(() -> Math.abs(session.condition().fuelKelvin() - 263.15) < 1e-9);
         assertThat(session.project()).isSameAs(before);
         assertThat(figure()).as("the ledger shows the governing case always").isEqualTo("1.12\u00d7");
@@ -290,7 +290,7 @@ class WindowTest extends WindowHarness {
         robot.clickOn("#more-ELBOW_90");
         until(() -> label("#count-elbow_90").equals("1"));
         robot.clickOn("#ledger-flow");
-        until(() -> label("#conditions-attitude").equals("Take-off run 12\u00b0, 0.25 g forward")
+        until(() -> label("#conditions-attitude").equals("Takeoff run 12\u00b0, 0.25 g forward")
                 && node("#flow-page").isVisible());
     }
 
@@ -319,8 +319,8 @@ class WindowTest extends WindowHarness {
     void pointsPositionsAndFirewallAreSetOnTheCard() {
         robot.interact(() -> session.picked().set("r3"));
         robot.clickOn("#do-add-point");
-        until(() -> robot.lookup("#field-point-1-wl").tryQuery().isPresent());
-        fill("#field-point-1-wl", "25");
+        until(() -> robot.lookup("#field-points-0-water-line").tryQuery().isPresent());
+        fill("#field-points-0-water-line", "25");
         until(() -> session.project().system().runs().stream()
                 .anyMatch(r -> r.id().equals("r3")
                         && r.points().get(0).waterLine().quantity().value() == 25));
@@ -330,8 +330,8 @@ class WindowTest extends WindowHarness {
         robot.clickOn("#position-selector-belly");
         until(() -> texts().contains("on BELLY"));
         robot.interact(() -> session.picked().set("carburettor"));
-        until(() -> robot.lookup("#field-firewall-sta").tryQuery().isPresent());
-        fill("#field-firewall-sta", "39");
+        until(() -> robot.lookup("#field-firewall-station").tryQuery().isPresent());
+        fill("#field-firewall-station", "39");
         until(() -> session.project()
                         .system()
                         .firewall()
@@ -373,19 +373,19 @@ class WindowTest extends WindowHarness {
         until(() -> node("#flow-page").isVisible()
                 && node("#cell-5-1-2").getStyleClass().contains("governs"));
         assertThat(node("#cell-5-1-2").getAccessibleText())
-                .contains("Take-off run", "FUSELAGE", "1.12", "Fails", "governs");
+                .contains("Takeoff run", "FUSELAGE", "1.12", "Fails", "governs");
         assertThat(label("#budget-sentence"))
-                .startsWith("20.6 gph on this path leaves")
-                .contains("short by");
-        assertThat(textsOf("#head-budget")).contains("Run R3", "Head available", "Left at inlet");
+                .startsWith("At 20.6 gph the inlet has")
+                .contains(" low.");
+        assertThat(textsOf("#head-budget")).contains("Line R3", "Head available", "Left at inlet");
         assertThat(textsOf("#path-profile")).contains("Selector", "short");
         until(() -> robot.lookup("#try-1").tryQuery().isPresent());
-        assertThat(textsOf("#remedy-1")).contains("Run R3, 5/16 \u2192 3/8 tube", "1.29\u00d7");
+        assertThat(textsOf("#remedy-1")).contains("Line R3, 5/16 \u2192 3/8 tube", "1.29\u00d7");
         until(() -> label("#chance").contains("400 samples"));
         robot.clickOn("#try-1");
         until(() -> figure().equals("1.29\u00d7"));
         assertThat(label("#ledger-flow-verdict")).isEqualTo("Fails");
-        assertThat(label("#ledger-flow-was")).isEqualTo("was 1.12\u00d7");
+        assertThat(label("#ledger-flow-was")).isEqualTo("previously 1.12\u00d7");
         until(() -> textsOf("#head-budget").contains("3/8 \u00b7 16 in"));
         control(KeyCode.Z);
         until(() -> figure().equals("1.12\u00d7"));
@@ -400,14 +400,14 @@ class WindowTest extends WindowHarness {
     void pumpSetsAndDirtyFiltersAreChosenOverTheMatrix() {
         demo("tansy-l3");
         robot.clickOn("#rail-flow");
-        until(() -> robot.lookup("#flow-pumps-no-pump").tryQuery().isPresent());
+        until(() -> robot.lookup("#flow-pumps-none").tryQuery().isPresent());
         String worst = node("#cell-1-0-2").getAccessibleText();
         assertThat(worst).contains("boost pump alone");
-        robot.clickOn("#flow-pumps-both-pumps");
+        robot.clickOn("#flow-pumps-all");
         until(() -> node("#cell-1-0-2").getAccessibleText().contains("both pumps"));
         robot.clickOn("#flow-fouled");
-        until(() -> node("#cell-1-0-2").getAccessibleText().contains("filters fouled"));
-        robot.clickOn("#flow-pumps-no-pump");
+        until(() -> node("#cell-1-0-2").getAccessibleText().contains("filters dirty"));
+        robot.clickOn("#flow-pumps-none");
         until(() -> node("#cell-1-0-2").getAccessibleText().contains("Not shown"));
         robot.clickOn("#flow-worst");
         until(() -> node("#cell-1-0-2").getAccessibleText().equals(worst));
@@ -449,10 +449,10 @@ class WindowTest extends WindowHarness {
         writeRow("Left tank", "Tee in", "3/8 x 0.035 tube", "alu", "54 1/2");
         until(() -> session.project().system().runs().size() == 1);
         writeRow("Right tank", "Tee branch", "3/8 x 0.035 tube", "alu", "54");
-        writeRow("Tee out", "Shut-off", "3/8 x 0.035 tube", "alu", "10");
-        writeRow("Shut-off", "Strainer", "-6 hose", "ptfe", "14");
+        writeRow("Tee out", "Shutoff valve", "3/8 x 0.035 tube", "alu", "10");
+        writeRow("Shutoff valve", "Strainer", "-6 hose", "ptfe", "14");
         writeRow("Strainer", "Sender", "-6 hose", "ptfe", "12");
-        writeRow("Sender", "Carburettor", "-6 hose", "ptfe", "9");
+        writeRow("Sender", "Carburetor", "-6 hose", "ptfe", "9");
         until(() -> session.project().system().runs().size() == 6);
         assertThat(session.project().system().openPorts()).isEmpty();
         assertThat(session.project().system().runs())
@@ -555,7 +555,9 @@ class WindowTest extends WindowHarness {
         robot.interact(() -> sheet("#runs-sheet").choose(0, 2));
         robot.interact(() -> sheet("#runs-sheet").requestFocus());
         for (List<String> row : List.of(
-                List.of("Left tank", "Tee in"), List.of("Right tank", "Tee branch"), List.of("Tee out", "Shut-off"))) {
+                List.of("Left tank", "Tee in"),
+                List.of("Right tank", "Tee branch"),
+                List.of("Tee out", "Shutoff valve"))) {
             Hand.type(row.get(0), KeyCode.TAB);
             Hand.type(row.get(1), KeyCode.ENTER);
         }
@@ -590,7 +592,7 @@ class WindowTest extends WindowHarness {
                 && sheet("#runs-sheet-route").row() == 2);
         assertThat(sheet("#runs-sheet-route").getColumns())
                 .extracting(c -> c.getText())
-                .contains("Run", "Clamp", "Supports")
+                .contains("Run", "Clamp", "Clamp spacing")
                 .doesNotContain("From");
         robot.interact(() -> sheet("#runs-sheet-route").choose(2, 5));
         robot.write("MS21919");
@@ -615,15 +617,15 @@ class WindowTest extends WindowHarness {
             sheet("#runs-sheet").requestFocus();
         });
         control(KeyCode.V);
-        until(() -> label("#runs-said").startsWith("3 cells taken. 1 not: Row 3: Chafe gap"));
+        until(() -> label("#runs-said").startsWith("3 cells taken. 1 not: Row 3: Clearance"));
         until(() -> session.shown().get().assessment().findings().stream()
                 .anyMatch(f -> f.id().equals("build.supports.r3") && f.verdict() == ration.check.Verdict.FAILS));
         robot.interact(() -> sheet("#runs-sheet").choose(2, 1));
-        until(() -> textsOf("#runs-side").contains("Supports of R3"));
+        until(() -> textsOf("#runs-side").contains("Clamp spacing, R3"));
         control(KeyCode.Z);
         until(() -> !session.changed().get());
         robot.clickOn("#view-joints");
-        assertThat(label("#runs-said")).contains("Delete empties").doesNotContain("adds a run");
+        assertThat(label("#runs-said")).contains("Delete: clear").doesNotContain("adds a line");
         robot.interact(() -> sheet("#joints-sheet").choose(4, 6));
         keys(KeyCode.DELETE);
         until(() -> session.shown().get().assessment().findings().stream()
@@ -659,7 +661,7 @@ class WindowTest extends WindowHarness {
     @Test
     void aPatternStartsAnEmptySheetAndAReturnIsLedBack() {
         control(KeyCode.N);
-        until(() -> texts().contains("Lay out what feeds the engine"));
+        until(() -> texts().contains("Add what feeds the engine"));
         robot.interact(() -> session.apply(ration.project.Edit.of(
                 "Say the power",
                 p -> p.with(p.brief().withPower(ration.quantity.Quantity.of(128, ration.quantity.Unit.HORSEPOWER))))));
@@ -682,7 +684,7 @@ class WindowTest extends WindowHarness {
                 .anyMatch(t -> !t.returns().isEmpty()));
         control(KeyCode.Z);
         control(KeyCode.Z);
-        until(() -> texts().contains("Lay out what feeds the engine"));
+        until(() -> texts().contains("Add what feeds the engine"));
     }
 
     /** Every control can be reached and has a name for assistive technology. */
@@ -710,7 +712,7 @@ class WindowTest extends WindowHarness {
         robot.interact(() -> node("#must-take-off-run").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> figure().equals("1.18\u00d7"));
-        assertThat(label("#ledger-flow-case")).startsWith("Push-over 17\u00b0, 0.8 g");
+        assertThat(label("#ledger-flow-case")).startsWith("Pushover 17\u00b0, 0.8 g");
         robot.interact(() -> node("#must-push-over").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> figure().equals("1.39\u00d7"));
@@ -723,25 +725,25 @@ class WindowTest extends WindowHarness {
         control(KeyCode.Z);
         until(() -> figure().equals("1.12\u00d7"));
         fill("#brief-take-off-run", "0.4");
-        until(() -> label("#ledger-flow-case").startsWith("Take-off run 12\u00b0, 0.4 g forward"));
+        until(() -> label("#ledger-flow-case").startsWith("Takeoff run 12\u00b0, 0.4 g forward"));
         assertThat(Double.parseDouble(figure().replace("\u00d7", ""))).isLessThan(1.12);
         robot.clickOn("#rail-flow");
-        until(() -> everyText().contains("Take-off run 0.40 g"));
+        until(() -> everyText().contains("Takeoff run 0.40 g"));
     }
 
     /** A single vent that ices shut is Short; a cap that breathes too answers it, tank by tank. */
     @Test
     void aVentedCapAnswersABlockedVent() {
-        until(() -> label("#ledger-open-case").startsWith("3 fail, 6 not shown;"));
+        until(() -> label("#ledger-open-case").startsWith("3 Fails, 6 Not shown;"));
         for (String tank : new String[] {"upper", "fuselage"}) {
             robot.interact(() -> session.picked().set(tank));
-            until(() -> robot.lookup("#do-cap-vented-too").tryQuery().isPresent());
-            robot.interact(() -> node("#do-cap-vented-too").requestFocus());
+            until(() -> robot.lookup("#do-add-second-air-source").tryQuery().isPresent());
+            robot.interact(() -> node("#do-add-second-air-source").requestFocus());
             keys(KeyCode.SPACE);
-            until(() -> robot.lookup("#do-cap-not-vented").tryQuery().isPresent());
+            until(() -> robot.lookup("#do-remove-second-air-source").tryQuery().isPresent());
         }
-        until(() -> label("#ledger-open-case").startsWith("2 fail, 6 not shown;"));
+        until(() -> label("#ledger-open-case").startsWith("2 Fails, 6 Not shown;"));
         control(KeyCode.Z);
-        until(() -> label("#ledger-open-case").startsWith("3 fail, 6 not shown;"));
+        until(() -> label("#ledger-open-case").startsWith("3 Fails, 6 Not shown;"));
     }
 }

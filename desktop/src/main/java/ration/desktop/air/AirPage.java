@@ -38,7 +38,7 @@ public final class AirPage extends LivePage {
     private final ScrollPane side;
     private final StackPane stack = new StackPane();
     private final BooleanBinding small;
-    private final ToggleButton cardShown = new ToggleButton("Vents and checks");
+    private final ToggleButton cardShown = new ToggleButton("Vents and findings");
     private final Label words = Ui.label("", "soft");
     private final Set<String> blocked = new TreeSet<>();
     private AirMoves.Kind moved = AirMoves.Kind.FEEDING;
@@ -48,7 +48,7 @@ public final class AirPage extends LivePage {
      * @param print writes the sampling card
      */
     public AirPage(Session session, Consumer<String> pick, Runnable print) {
-        super(session, "air-page", "Air and water page");
+        super(session, "air-page", "Vents and drains page");
         this.session = session;
         picture = new PicturePane("air-picture", this::picture, pick);
         picture.getStyleClass().add("flow-path");
@@ -66,7 +66,7 @@ public final class AirPage extends LivePage {
     }
 
     private HBox head(Runnable print) {
-        Label title = Ui.whole(Ui.label("Air & water", "page-title"));
+        Label title = Ui.whole(Ui.label("Vents & drains", "page-title"));
         HBox kinds = new RowBox(4);
         kinds.setAlignment(Pos.CENTER_LEFT);
         ToggleGroup group = new ToggleGroup();
@@ -87,7 +87,7 @@ public final class AirPage extends LivePage {
         words.setMinWidth(0);
         cardShown.setId("air-card-shown");
         cardShown.getStyleClass().add("chip");
-        cardShown.setAccessibleText("Show the vents and what the checks say");
+        cardShown.setAccessibleText("Show the vents and findings");
         Ui.whole(cardShown);
         cardShown.visibleProperty().bind(Ui.inSmallWindow(this));
         cardShown.managedProperty().bind(cardShown.visibleProperty());
@@ -137,14 +137,13 @@ public final class AirPage extends LivePage {
         words.setText(moved.words());
         picture.redraw();
         AirWords said = new AirWords(a, blocked, session.units().get());
-        card.getChildren().setAll(Ui.label("What each vent costs", "page-title"));
+        card.getChildren().setAll(Ui.label("Vent pressure drop", "page-title"));
         if (a.air().isEmpty()) {
             card.getChildren()
-                    .add(Ui.wrapped(
-                            "Nothing is computed yet: lay out a tank, its vent and a line to the engine.", "soft"));
+                    .add(Ui.wrapped("Nothing is computed yet: add a tank, its vent and a line to the engine.", "soft"));
         }
         said.vents().forEach(v -> card.getChildren().add(vent(v)));
-        card.getChildren().addAll(Ui.rule(), Ui.label("Sample before flight, in walk-round order", "group-title"));
+        card.getChildren().addAll(Ui.rule(), Ui.label("Sample before flight, walk-around order", "group-title"));
         said.samples().forEach(line -> card.getChildren().add(Ui.wrapped(line)));
         SamplingCard.caps(a.project().system()).ifPresent(words -> {
             Label caps = Ui.wrapped(words, "soft");
@@ -152,12 +151,13 @@ public final class AirPage extends LivePage {
             card.getChildren().add(caps);
         });
         card.getChildren()
-                .add(Ui.wrapped("Colour, water, grit. Catch it, look at it, and treat it as hazardous waste.", "soft"));
-        card.getChildren().addAll(Ui.rule(), Ui.label("What the checks say", "group-title"));
+                .add(Ui.wrapped(
+                        "Check color, water, debris. Catch each sample; dispose of it as hazardous waste.", "soft"));
+        card.getChildren().addAll(Ui.rule(), Ui.label("Findings", "group-title"));
         said.findings().forEach(f -> card.getChildren()
                 .add(new FindingBox(f, session.units().get())));
         if (said.findings().isEmpty()) {
-            card.getChildren().add(Ui.wrapped("Nothing yet: not shown is not the same as good.", "soft"));
+            card.getChildren().add(Ui.wrapped("No findings yet. That does not mean good.", "soft"));
         }
     }
 
@@ -165,7 +165,8 @@ public final class AirPage extends LivePage {
         VBox box = new ColumnBox(4, head(v.item()));
         if (!v.said()) {
             box.getChildren()
-                    .add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft"));
+                    .add(Ui.wrapped(
+                            "Vent bore and length not entered: enter the vent line on the tank's card.", "soft"));
         }
         if (!v.rows().isEmpty()) {
             GridPane grid = new GridPane();
@@ -188,7 +189,7 @@ public final class AirPage extends LivePage {
 
     /** What is vented, and the button that shuts its vent in the picture and says what comes of it. */
     private HBox head(Item item) {
-        ToggleButton block = new ToggleButton(blocked.contains(item.id()) ? "Blocked" : "Block it");
+        ToggleButton block = new ToggleButton(blocked.contains(item.id()) ? "Vent blocked" : "Simulate blocked vent");
         block.setId("block-" + item.id());
         block.setAccessibleText("Block the vent of " + item.name());
         block.setSelected(blocked.contains(item.id()));

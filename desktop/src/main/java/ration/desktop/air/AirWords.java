@@ -53,7 +53,7 @@ record AirWords(Assessment a, Set<String> blocked, UnitSystem units) {
         List<Row> rows = new ArrayList<>(List.of(
                 row("feeding", x.feeding(), x), row("descending", x.descending(), x), row("filling", x.filling(), x)));
         if (x.returning() > 0) {
-            rows.add(row("fuel coming back", x.returning(), x));
+            rows.add(row("return flow", x.returning(), x));
         }
         return rows;
     }
@@ -68,7 +68,7 @@ record AirWords(Assessment a, Set<String> blocked, UnitSystem units) {
                         .filter(f -> f.check() == Check.AIR_BLOCKED && f.item().equals(item.id()))
                         .findFirst()
                         .map(f -> f.detail().in(units))
-                        .orElse("What stops is not computed."))
+                        .orElse("Effect not computed."))
                 : Optional.empty();
     }
 
@@ -81,7 +81,7 @@ record AirWords(Assessment a, Set<String> blocked, UnitSystem units) {
         for (int i = 0; i < names.size(); i++) {
             lines.add(i + 1 + "  " + names.get(i));
         }
-        return lines.isEmpty() ? List.of("No drain is laid out.") : lines;
+        return lines.isEmpty() ? List.of("No drain in the layout.") : lines;
     }
 
     /** What the checks say, but for those of a blocked vent, which stand with the vent. */

@@ -55,8 +55,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
         HBox second = new RowBox(12, envelopeTile());
         HBox third = new RowBox(12, fuelTile(), basisTile());
         HBox fourth = new RowBox(12, practiceTile());
-        VBox body =
-                new ColumnBox(12, Ui.label("Brief", "page-title"), trouble, first, second, third, fourth, cautions());
+        VBox body = new ColumnBox(
+                12, Ui.label("Aircraft", "page-title"), trouble, first, second, third, fourth, cautions());
         body.setPadding(new Insets(12, 16, 16, 16));
         setContent(body);
         Cover cover = new Cover(body);
@@ -109,8 +109,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 (b, d) -> b.withDelivery(d));
         Label why = Ui.wrapped("", "soft");
         updates.add(() -> why.setText(words().delivery()));
-        VBox tile =
-                tile("Aircraft and engine", row("Aircraft", name), row("Engine", engine), row("Fed by", delivery), why);
+        VBox tile = tile(
+                "Aircraft and engine", row("Aircraft", name), row("Engine", engine), row("Fuel feed", delivery), why);
         return left(tile);
     }
 
@@ -135,14 +135,10 @@ public final class BriefPage extends ScrollPane implements Arriving {
     /** The demand as a sum whose figures are the fields. */
     private Node demandTile() {
         QuantityField<Quantity> power = measured(
-                "power",
-                "Take-off power",
-                Brief::power,
-                Unit.HORSEPOWER,
-                (b, q) -> b.withPower(BriefWords.positive(q)));
+                "power", "Takeoff power", Brief::power, Unit.HORSEPOWER, (b, q) -> b.withPower(BriefWords.positive(q)));
         QuantityField<Quantity> consumption = measured(
                 "consumption",
-                "Specific consumption",
+                "BSFC",
                 Brief::consumption,
                 Unit.POUND_PER_HORSEPOWER_HOUR,
                 (b, q) -> b.withConsumption(BriefWords.positive(q)));
@@ -155,13 +151,13 @@ public final class BriefPage extends ScrollPane implements Arriving {
         needed.setId("needed");
         HBox sum = new RowBox(
                 8,
-                column(power, "take-off power"),
+                column(power, "takeoff power"),
                 sign("\u00d7"),
-                column(consumption, "specific consumption"),
+                column(consumption, "BSFC"),
                 sign("\u00f7"),
                 column(weight, "fuel weight at 15 \u00b0C"),
                 sign("="),
-                column(demand, "take-off demand"));
+                column(demand, "takeoff demand"));
         sum.setAlignment(Pos.CENTER_LEFT);
         Label times = Ui.wrapped("");
         updates.add(() -> {
@@ -178,8 +174,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 need,
                 assumed(),
                 Ui.wrapped(
-                        "0.55 lb/hp/h at full rich take-off: AC 90-89, from memory. Use your "
-                                + "engine maker's figure where there is one.",
+                        "0.55 lb/hp/h at full rich takeoff: AC 90-89, from memory. Use your engine"
+                                + " manufacturer's figure if available.",
                         "soft"));
     }
 
@@ -188,11 +184,11 @@ public final class BriefPage extends ScrollPane implements Arriving {
         Label words = Ui.wrapped("", "bold");
         words.setId("assumed");
         Button so = Ui.button(
-                "I confirm them",
+                "Confirm these values",
                 "assumed-so",
                 () -> session.apply(
                         Edit.of("Confirm the engine's figures", p -> Unsaid.said(p, java.time.LocalDate.now()))));
-        so.setAccessibleText("I confirm the assumed figures of the engine, today");
+        so.setAccessibleText("Confirm the assumed engine values, today");
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox row = new RowBox(10, words, so);
         row.setAlignment(Pos.CENTER_LEFT);
@@ -258,14 +254,14 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 attitude(
                         "glide",
                         "Glide",
-                        "steepest, nose down is below zero",
+                        "steepest; nose down is negative",
                         false,
                         e -> e.glide(),
                         Brief.Envelope::withGlide),
                 attitude(
                         "slip",
                         "Slip",
-                        "either way, as the fuel feels it",
+                        "tilt either way, not bank angle",
                         true,
                         e -> e.slip(),
                         Brief.Envelope::withSlip),
@@ -282,15 +278,15 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 angle("climb-slip", "Slip in the climb", e -> e.climbSlip(), Brief.Envelope::withClimbSlip),
                 Ui.label("in the glide"),
                 angle("glide-slip", "Slip in the glide", e -> e.glideSlip(), Brief.Envelope::withGlideSlip),
-                Ui.label("corners of the region in which unusable fuel is" + " searched", "soft"));
+                Ui.label("corners of the envelope searched for unusable fuel", "soft"));
         slips.setAlignment(Pos.CENTER_LEFT);
         return tile(
                 "Envelope",
                 tiles,
                 slips,
                 Ui.wrapped(
-                        "A coordinated turn makes fuel heavier and does not tilt it; a slip "
-                                + "tilts it. AC 90-89 (from memory) tests flow at 5\u00b0 above the highest"
+                        "In a coordinated turn the fuel stays level in the tank; in a slip or skid it tilts. AC"
+                                + " 90-89 (from memory) tests flow at 5\u00b0 above the highest"
                                 + " climb angle expected; no "
                                 + "rule gives a number of degrees.",
                         "soft"));
@@ -349,7 +345,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 (b, q) -> b.withFuelTemperature(BriefWords.temperature(q)));
         QuantityField<Quantity> low = measured(
                 "low-fuel",
-                "Low fuel over unusable",
+                "Low fuel, above unusable",
                 Brief::lowFuel,
                 Unit.GALLON,
                 (b, q) -> b.withLowFuel(BriefWords.notNegative(q)));
@@ -381,16 +377,16 @@ public final class BriefPage extends ScrollPane implements Arriving {
         VBox stacked = new ColumnBox(4);
         stacked.getChildren().addAll(new ArrayList<>(basis.getChildren()));
         return tile(
-                "Judged by",
+                "Standard",
                 row("Basis", stacked),
                 Ui.wrapped(
-                        "No standard binds an amateur-built aircraft; these "
-                                + "are good practice, cited from memory. Open the paragraph before you rely on it.",
+                        "No certification basis applies to an amateur-built aircraft; these are guides, cited"
+                                + " from memory. Check the paragraph before relying on it.",
                         "soft"),
                 row("Friction", friction),
                 Ui.wrapped(
-                        "Small lines run between laminar and turbulent, where friction is "
-                                + "least certain. The turbulent branch is on the safe side.",
+                        "Small lines are in transition flow, where friction is least certain. Turbulent is"
+                                + " conservative.",
                         "soft"));
     }
 
@@ -407,7 +403,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 grid,
                 0,
                 "take-off-run",
-                "Take-off run, g along the runway at the parked angle",
+                "Takeoff roll, g along the runway at the parked angle",
                 Practice::takeOff,
                 Practice::withTakeOff,
                 Practice.Asks::takeOff,
@@ -416,7 +412,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 grid,
                 1,
                 "push-over",
-                "Push-over, load factor held at the climb\u2019s angle",
+                "Pushover, load factor held at the climb\u2019s angle",
                 Practice::light,
                 Practice::withLight,
                 Practice.Asks::light,
@@ -432,8 +428,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 (a, on) -> new Practice.Asks(a.takeOff(), a.light(), on, a.smear(), a.ventSize()));
         grid.addRow(
                 3,
-                Ui.label("Flow on fouled filters, times take-off consumption"),
-                practice("fouled-factor", "Flow on fouled filters", Practice::fouled, Unit.ONE, Practice::withFouled),
+                Ui.label("Flow with dirty filters, × takeoff demand"),
+                practice("fouled-factor", "Flow with dirty filters", Practice::fouled, Unit.ONE, Practice::withFouled),
                 Ui.label("must hold", "soft"));
         grid.addRow(
                 4,
@@ -447,31 +443,31 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 Ui.label("must hold", "soft"));
         ToggleButton smear = new ToggleButton();
         smear.setId("smear-passes");
-        smear.setAccessibleText("A joint with a smear passes, with a day to look again");
+        smear.setAccessibleText("Accept a stain at a fitting, with a recheck date");
         smear.setOnAction(e -> changePractice(
-                "Say whether a smear passes", p -> p.withAsks(p.asks().withSmear(smear.isSelected()))));
+                "Set whether a stain is accepted", p -> p.withAsks(p.asks().withSmear(smear.isSelected()))));
         updates.add(() -> {
             smear.setSelected(brief().practice().asks().smear());
             smear.setText(BriefWords.smear(smear.isSelected()));
         });
-        grid.addRow(5, Ui.label("A joint with a smear"), Ui.label(""), smear);
+        grid.addRow(5, Ui.label("Stain at a fitting"), Ui.label(""), smear);
         ToggleButton size = new ToggleButton();
         size.setId("vent-size-asked");
-        size.setAccessibleText("A vent is asked for its size by rule of thumb beside what it costs");
+        size.setAccessibleText("Check vent size by rule of thumb beside its pressure drop");
         size.setOnAction(e -> changePractice(
-                "Say whether a vent's size is asked", p -> p.withAsks(p.asks().withVentSize(size.isSelected()))));
+                "Set whether vent size is checked", p -> p.withAsks(p.asks().withVentSize(size.isSelected()))));
         updates.add(() -> {
             size.setSelected(brief().practice().asks().ventSize());
             size.setText(BriefWords.must(size.isSelected()));
         });
-        grid.addRow(6, Ui.label("A vent one size under the line it feeds"), Ui.label(""), size);
+        grid.addRow(6, Ui.label("Vent no more than one size below its line"), Ui.label(""), size);
         return tile(
-                "Also asked",
+                "Additional cases",
                 grid,
                 Ui.wrapped(
-                        "Loads and cold fuel: on low fuel, clean filters. A gust passes before the"
-                                + " line empties: it is computed and"
-                                + " only reported unless it must hold. Usual figures are common practice, no source.",
+                        "Loads and cold fuel: low fuel, clean filters. A gust is too short to empty the line:"
+                                + " reported only, unless you tick must hold. Usual figures are common"
+                                + " practice, no source.",
                         "soft"));
     }
 
@@ -542,12 +538,13 @@ public final class BriefPage extends ScrollPane implements Arriving {
         VBox box = new ColumnBox(
                 2,
                 Ui.label("Before any test with fuel", "bold"),
-                Ui.wrapped("Ventilate. No ignition source near. Extinguisher at hand. Bond aircraft, can and funnel. "
-                        + "Approved containers; drained fuel is hazardous waste. Chocks, brakes and a rig that holds "
-                        + "before the nose goes up."),
+                Ui.wrapped("Fire hazard. Outdoors or well ventilated. No ignition sources. Extinguisher at hand."
+                        + " Ground and bond aircraft, can and funnel. Approved containers. Dispose of"
+                        + " drained fuel as hazardous waste. Tip-over hazard: chocks, brakes,"
+                        + " and the aircraft secured before the nose is raised."),
                 Ui.wrapped(
-                        "A computed pass is no permission to fly: your inspector, the authority and the makers' "
-                                + "instructions decide.",
+                        "A computed pass does not approve flight. Your inspector, the aviation authority and"
+                                + " the manufacturers' instructions decide.",
                         "soft"));
         box.getStyleClass().add("caution");
         return box;

@@ -30,8 +30,8 @@ record BriefWords(Project project, UnitSystem units) {
 
     String delivery() {
         return brief().delivery() == Brief.Delivery.GRAVITY
-                ? "Gravity must bring 150 % of what the engine takes at take-off."
-                : "Each pump must bring 125 % of what the engine takes at take-off.";
+                ? "Gravity feed must deliver 150% of takeoff fuel demand."
+                : "Each pump must deliver 125% of takeoff fuel demand.";
     }
 
     // the demand as a sum
@@ -58,26 +58,26 @@ record BriefWords(Project project, UnitSystem units) {
     Optional<String> assumed() {
         return Unsaid.of(project).all().isEmpty()
                 ? Optional.empty()
-                : Optional.of("Assumed, said by nobody: " + String.join(", ", figures())
-                        + ". What rests on them is Not shown until you enter yours, or say that they are so.");
+                : Optional.of("Assumed values: " + String.join(", ", figures())
+                        + ". Results that use them are Not shown until you enter or confirm them.");
     }
 
     private List<String> figures() {
         List<String> all = new ArrayList<>();
         if (brief().power().assumed()) {
-            all.add("take-off power " + brief().power().quantity().shown());
+            all.add("takeoff power " + brief().power().quantity().shown());
         }
         if (brief().consumption().assumed()) {
-            all.add("specific consumption " + brief().consumption().quantity().shown());
+            all.add("BSFC " + brief().consumption().quantity().shown());
         }
         project.system().inlet().ifPresent(i -> {
             if (i.minimumPressure().assumed()) {
-                all.add("least pressure of " + i.name() + " "
+                all.add("minimum pressure of " + i.name() + " "
                         + units.text(i.minimumPressure().si(), Dimension.PRESSURE));
             }
             i.maximumPressure()
                     .filter(Measured::assumed)
-                    .ifPresent(m -> all.add("most " + units.text(m.si(), Dimension.PRESSURE)));
+                    .ifPresent(m -> all.add("maximum " + units.text(m.si(), Dimension.PRESSURE)));
         });
         return all;
     }
@@ -91,46 +91,46 @@ record BriefWords(Project project, UnitSystem units) {
     }
 
     static String must(boolean asked) {
-        return asked ? "must hold" : "only reported";
+        return asked ? "must hold" : "reported only";
     }
 
     static String smear(boolean passes) {
-        return passes ? "is looked at again" : "fails";
+        return passes ? "recheck date" : "fails";
     }
 
     // what can be entered; each throws IllegalArgumentException with a sentence where it cannot be
 
     static String name(String entered) {
         if (entered.isBlank() || entered.length() > LONGEST_NAME) {
-            throw new IllegalArgumentException("Give the aircraft a name of 1 to " + LONGEST_NAME + " letters.");
+            throw new IllegalArgumentException("Enter an aircraft name of 1 to " + LONGEST_NAME + " letters.");
         }
         return entered.strip();
     }
 
     static Quantity positive(Quantity q) {
         if (!(q.si() > 0)) {
-            throw new IllegalArgumentException("It must be above zero.");
+            throw new IllegalArgumentException("Must be above 0.");
         }
         return q;
     }
 
     static Quantity notNegative(Quantity q) {
         if (!(q.si() >= 0)) {
-            throw new IllegalArgumentException("It must not be below zero.");
+            throw new IllegalArgumentException("Must be 0 or more.");
         }
         return q;
     }
 
     static Quantity attitude(Quantity q) {
         if (!(Math.abs(q.si()) <= STEEPEST)) {
-            throw new IllegalArgumentException("An attitude lies within 60\u00b0.");
+            throw new IllegalArgumentException("Attitude: within \u00b160\u00b0.");
         }
         return q;
     }
 
     static Quantity temperature(Quantity q) {
         if (!(q.si() >= COLDEST && q.si() <= WARMEST)) {
-            throw new IllegalArgumentException("Fuel temperature lies between \u221253 and 77 \u00b0C.");
+            throw new IllegalArgumentException("Fuel temperature: \u221263 to 170 \u00b0F (\u221253 to 77 \u00b0C).");
         }
         return q;
     }

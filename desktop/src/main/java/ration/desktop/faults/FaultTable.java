@@ -40,7 +40,7 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
 
         /** For those who do not see it. */
         String spoken() {
-            return part + " " + way + ", " + share + ", flow fails " + minutes + ", way out "
+            return part + " " + way + ", " + share + ", time to low flow " + minutes + ", pilot action "
                     + (wayOut.isEmpty() ? "not needed" : wayOut) + ", " + verdict.word();
         }
     }
@@ -82,8 +82,8 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
     }
 
     String words() {
-        return "fail; " + count(Group.NO_WAY_OUT) + " have no way out, " + count(Group.TOO_LATE)
-                + " are seen too late; " + count(Group.NOT_SHOWN) + " more are not shown";
+        return "cut flow below demand: " + count(Group.NO_WAY_OUT) + " have no pilot action, " + count(Group.TOO_LATE)
+                + " give under 1 min warning; " + count(Group.NOT_SHOWN) + " more: Not shown (not computed)";
     }
 
     private long count(Group g) {
@@ -123,20 +123,20 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
 
     static String minutes(FaultAnswer f) {
         return Double.isNaN(f.minutes())
-                ? "not known"
+                ? "unknown"
                 : Double.isInfinite(f.minutes())
-                        ? "no end"
+                        ? "never"
                         : f.minutes() == 0
-                                ? "at once"
+                                ? "immediately"
                                 : UnitSystem.figure(f.minutes(), f.minutes() < 1 ? 2 : 1) + " min";
     }
 
     /** What the minutes are until. */
     static String until(FaultAnswer f) {
         return switch (f.harm()) {
-            case PRESSURE -> "the inlet stands over the most pressure it takes";
-            case BOILS -> "it boils on its way to the engine on the hot day";
-            case LACK, THINS -> Double.isFinite(f.minutes()) ? "until less than the demand arrives" : "";
+            case PRESSURE -> "inlet pressure above its maximum";
+            case BOILS -> "boils on the way to the engine on the hot day";
+            case LACK, THINS -> Double.isFinite(f.minutes()) ? "until flow drops below demand" : "";
             case NONE, BEYOND -> "";
         };
     }
@@ -145,32 +145,31 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
         return f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.NOT_SHOWN
                 ? ""
                 : f.seen().isEmpty()
-                        ? "nothing before it stops"
+                        ? "none before power loss"
                         : f.seen().get(0).what();
     }
 
     /** All that shows it, in the order of time. */
     static String allSeen(FaultAnswer f) {
         return f.seen().isEmpty()
-                ? "Nothing fitted in this document shows it before flow fails. Fit the flow or pressure"
-                        + " senders you have: what is not laid out is not"
-                        + " counted."
+                ? "No installed sender shows it before flow drops below demand. Add the senders you have: only"
+                        + " what is in the layout counts."
                 : String.join(
                         "; ",
                         f.seen().stream()
                                 .map(s -> s.what()
                                         + (s.minutes() == 0
-                                                ? ", at once"
+                                                ? ", immediately"
                                                 : " after " + UnitSystem.figure(s.minutes(), 1) + " min"))
                                 .toList());
     }
 
     static String wayOut(FaultAnswer f) {
         return f.wayOut()
-                .map(w -> w.does() + ": " + share(w.share()) + " of the demand then, in the worst case")
+                .map(w -> w.does() + ": " + share(w.share()) + " of demand then, in the worst case")
                 .orElse(
                         f.harm() == FaultAnswer.Harm.PRESSURE
-                                ? "No handle or pump is sought that brings the pressure down."
-                                : "No handle, pump or less power brings the flow back in every case.");
+                                ? "No pilot action is searched for high pressure."
+                                : "No selector position, pump or power reduction restores flow in every case.");
     }
 }

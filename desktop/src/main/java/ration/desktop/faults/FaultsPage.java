@@ -50,7 +50,7 @@ public final class FaultsPage extends LivePage {
     private final Label sum = Ui.label("", "main-result");
     private final Label words = Ui.label("");
     private final Label state = Ui.label("", "soft");
-    private final Button again = Ui.button("Work it out", "faults-again", this::restart, "chip");
+    private final Button again = Ui.button("Run analysis", "faults-again", this::restart, "chip");
     private final LongWork minutes;
     private final LongWork search;
     private Lasting course;
@@ -69,7 +69,7 @@ public final class FaultsPage extends LivePage {
 
     /** @param set shows a case with its fault on the layout */
     public FaultsPage(Session session, Consumer<FaultAnswer> set) {
-        super(session, "faults-page", "Faults page");
+        super(session, "faults-page", "Failures page");
         this.session = session;
         work = session.whileOpen().work("faults");
         minutes = session.whileOpen().work("minutes");
@@ -87,7 +87,7 @@ public final class FaultsPage extends LivePage {
         again.setVisible(false);
         again.managedProperty().bind(again.visibleProperty());
         chips.setAlignment(Pos.CENTER_LEFT);
-        HBox head = new RowBox(8, Ui.label("Faults", "page-title"), chips, Ui.spring(), state, progress, stop, again);
+        HBox head = new RowBox(8, Ui.label("Failures", "page-title"), chips, Ui.spring(), state, progress, stop, again);
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
@@ -96,7 +96,7 @@ public final class FaultsPage extends LivePage {
         HBox result = new RowBox(12, sum, words);
         result.setAlignment(Pos.BASELINE_LEFT);
         result.setPadding(new javafx.geometry.Insets(8, 16, 4, 16));
-        HBox titles = cells("One part fails", "Flow", "", "Fails in", "What shows it", "Way out", "");
+        HBox titles = cells("Failure", "Flow left", "", "Low flow in", "Indication", "Pilot action", "");
         titles.getChildren().forEach(n -> n.getStyleClass().add("soft"));
         titles.setPadding(new javafx.geometry.Insets(0, 24, 4, 24));
         ScrollPane scroll = new ScrollPane(rows);
@@ -149,10 +149,10 @@ public final class FaultsPage extends LivePage {
         fill();
         if (a.blocked()) {
             work.cancel();
-            words.setText("Nothing is computed yet: lay out a tank and its line to the engine.");
+            words.setText("Nothing is computed yet: add a tank and its line to the engine.");
             return;
         }
-        words.setText("Asking the network of every part\u2026");
+        words.setText("Computing each failure\u2026");
         work.start(
                 task -> new Found(
                         FaultSearch.of(a, asked, task.progress(), task.cancelled()), FaultSearch.already(a, asked)),
@@ -164,7 +164,7 @@ public final class FaultsPage extends LivePage {
                     fill();
                 },
                 why -> {
-                    words.setText("It failed: " + why);
+                    words.setText("The analysis failed: " + why);
                     again.setVisible(true);
                 });
     }
@@ -175,7 +175,7 @@ public final class FaultsPage extends LivePage {
 
     private void stop() {
         work.cancel();
-        words.setText("Stopped: nothing is shown of faults.");
+        words.setText("Stopped. No failure results.");
         again.setVisible(true);
     }
 
@@ -285,10 +285,9 @@ public final class FaultsPage extends LivePage {
         if (picked == null) {
             card.getChildren()
                     .add(Ui.wrapped(
-                            "Every part fails in every way its kind knows, one at a time, in every case of the"
-                                    + " matrix on clean"
-                                    + " filters, with all pumps on and as the flight has them, in every phase"
-                                    + " of it, and on the hot day. The worst counts.",
+                            "One part fails at a time, in each of its failure modes, in every case of the"
+                                    + " matrix on clean filters, with all pumps on and as flown, in every"
+                                    + " flight phase, and on the hot day. The worst counts.",
                             "soft"));
             return;
         }
@@ -312,7 +311,7 @@ public final class FaultsPage extends LivePage {
                         Ui.label("Why", "group-title"),
                         Ui.wrapped(f.why()));
         if (!f.seen().isEmpty() || f.verdict() == Verdict.FAILS) {
-            card.getChildren().addAll(Ui.label("What shows it", "group-title"), Ui.wrapped(FaultTable.allSeen(f)));
+            card.getChildren().addAll(Ui.label("Indication", "group-title"), Ui.wrapped(FaultTable.allSeen(f)));
         }
         if (Double.isFinite(f.minutes()) && f.minutes() > 0) {
             chart(f);
@@ -320,22 +319,23 @@ public final class FaultsPage extends LivePage {
         if (f.verdict() == Verdict.FAILS
                 || f.verdict() == Verdict.THIN
                 || f.wayOut().isPresent()) {
-            card.getChildren().addAll(Ui.label("Way out", "group-title"), Ui.wrapped(FaultTable.wayOut(f)));
+            card.getChildren().addAll(Ui.label("Pilot action", "group-title"), Ui.wrapped(FaultTable.wayOut(f)));
         }
         if (f.verdict() != Verdict.HOLDS) {
             remedies(f);
         }
-        Button put = Ui.button("Set it on the layout", "fault-set", () -> set.accept(f));
+        Button put = Ui.button("Apply failure to layout", "fault-set", () -> set.accept(f));
         put.setMaxWidth(Double.MAX_VALUE);
         card.getChildren()
                 .addAll(
                         Ui.rule(),
                         put,
                         Ui.wrapped(
-                                "That it fails so: " + f.fault().kind().source()
-                                        + ". How bad: common practice, no source. Two things that fail at once"
-                                        + " are not asked. A computed pass is no permission to fly: maker,"
-                                        + " inspector and authority decide.",
+                                "Failure mode: " + f.fault().kind().source()
+                                        + ". Severity: common practice, no source. Double failures are not"
+                                        + " analyzed. A computed pass does not approve flight. Your"
+                                        + " inspector, the aviation authority and the"
+                                        + " manufacturers' instructions decide.",
                                 "soft"));
     }
 
@@ -354,7 +354,7 @@ public final class FaultsPage extends LivePage {
         Assessment a = done;
         UnitSystem asked = session.units().get();
         Button ask = Ui.button(
-                "What would remove it",
+                "Find fixes",
                 "fault-remedies",
                 () -> {
                     said.setText("");
@@ -364,8 +364,8 @@ public final class FaultsPage extends LivePage {
                                 box.getChildren().clear();
                                 said.setText(
                                         found.isEmpty()
-                                                ? "No vented cap, larger header or flow sender betters it: it"
-                                                        + " needs another part or another line."
+                                                ? "No vented cap, larger header or added sender helps: change"
+                                                        + " the part or the line."
                                                 : "");
                                 for (int n = 0; n < found.size(); n++) {
                                     box.getChildren().add(remedy(found.get(n), n));
@@ -374,23 +374,23 @@ public final class FaultsPage extends LivePage {
                             said::setText);
                 },
                 "chip");
-        card.getChildren().addAll(Ui.label("Remedies", "group-title"), ask, bar, said, box);
+        card.getChildren().addAll(Ui.label("Fixes", "group-title"), ask, bar, said, box);
     }
 
     private VBox remedy(FaultRemedy r, int n) {
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, r.after().verdict());
         Button take = Ui.button("Try", "fault-try-" + n, () -> session.apply(r.edit()), "chip");
-        take.setAccessibleText(
-                "Try: " + r.title() + ", then " + r.after().verdict().word() + ", " + r.shorts() + " faults fail");
+        take.setAccessibleText("Try: " + r.title() + ", then "
+                + r.after().verdict().word() + ", " + r.shorts() + " failures cut flow");
         HBox top = new RowBox(6, Ui.label(r.title(), "bold"), Ui.spring(), verdict, take);
         top.setAlignment(Pos.CENTER_LEFT);
         return new ColumnBox(
                 1,
                 top,
                 Ui.wrapped(
-                        r.detail() + "; flow fails in " + FaultTable.minutes(r.after()) + ", " + r.shorts()
-                                + " faults fail then",
+                        r.detail() + "; low flow in " + FaultTable.minutes(r.after()) + ", " + r.shorts()
+                                + " failures cut flow then",
                         "soft"));
     }
 

@@ -49,7 +49,7 @@ final class CauseTable extends ColumnBox {
             HBox title = new RowBox(
                     8,
                     Ui.label("Ruled out", "group-title"),
-                    Ui.label("a reading speaks against each by more than three errors", "soft"));
+                    Ui.label("each contradicts a reading by more than three errors", "soft"));
             title.getStyleClass().add("fault-group");
             getChildren().add(title);
         }
@@ -59,8 +59,8 @@ final class CauseTable extends ColumnBox {
         HBox key = new RowBox(
                 12,
                 Ui.label("\u25cf fits within one error", "soft"),
-                Ui.label("\u25cb strained", "soft"),
-                Ui.label("\u25c0 \u25b6 against", "soft"));
+                Ui.label("\u25cb poor fit", "soft"),
+                Ui.label("\u25c0 \u25b6 contradicts", "soft"));
         key.setPadding(new Insets(4, 8, 4, 8));
         getChildren().add(key);
     }
@@ -69,7 +69,7 @@ final class CauseTable extends ColumnBox {
         HBox box = new RowBox(
                 6,
                 Ui.wide(Ui.label("Cause", "soft"), WIDE[0]),
-                Ui.wide(Ui.label("Belief", "soft"), WIDE[1]),
+                Ui.wide(Ui.label("Probability", "soft"), WIDE[1]),
                 Ui.wide(Ui.label("", "soft"), WIDE[2]));
         for (int i = 1; i <= readings; i++) {
             box.getChildren().add(Ui.wide(Ui.label(String.valueOf(i), "soft"), FIT));
@@ -97,9 +97,9 @@ final class CauseTable extends ColumnBox {
                     .add(Ui.wide(
                             Ui.label(
                                     FindWords.sign(f),
-                                    f.word().equals("against")
+                                    f.match() == Explanation.Match.CONTRADICTS
                                             ? "wrong-text"
-                                            : f.word().equals("fits") ? "figure" : "soft"),
+                                            : f.match() == Explanation.Match.FITS ? "figure" : "soft"),
                             FIT));
         }
         Button row = Ui.button("", "cause-" + n, () -> chosen.accept(e));

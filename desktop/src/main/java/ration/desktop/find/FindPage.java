@@ -52,8 +52,8 @@ public final class FindPage extends LivePage {
     private final NextCard card;
     private final Needles needles;
     private final PicturePane places = new PicturePane("find-places", this::drawing, id -> {});
-    private final Label mode = Ui.label("readings in, cause out", "soft");
-    private final Button practise = Ui.button("Practise: hide a fault", "find-practise", this::practise, "chip");
+    private final Label mode = Ui.label("readings in, probable cause out", "soft");
+    private final Button practise = Ui.button("Practice: hidden failure", "find-practise", this::practise, "chip");
     private final Button ready = Ui.button("A prepared case", "find-prepared", this::prepared, "chip");
     private final Label words = Ui.label("", "soft");
     private final Label suspects = Ui.label("", "main-result");
@@ -68,7 +68,7 @@ public final class FindPage extends LivePage {
 
     /** @param set shows a case on the layout */
     public FindPage(Session session, Consumer<Condition> set) {
-        super(session, "find-page", "Find page");
+        super(session, "find-page", "Troubleshoot page");
         this.session = session;
         drawing = session.whileOpen().work("find-drawing");
         work = session.whileOpen().work("find");
@@ -92,7 +92,7 @@ public final class FindPage extends LivePage {
         ready.managedProperty().bind(ready.visibleProperty());
         practise.managedProperty().bind(practise.visibleProperty());
         HBox head = new RowBox(
-                8, Ui.label("Find", "page-title"), mode, Ui.spring(), progress, stop, ready, practise, fresh);
+                8, Ui.label("Troubleshoot", "page-title"), mode, Ui.spring(), progress, stop, ready, practise, fresh);
         mode.setId("find-mode");
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
@@ -166,7 +166,7 @@ public final class FindPage extends LivePage {
             return;
         }
         long with = seed++;
-        hide(a -> Rig.hiding(a, with), "something in this aircraft has failed; ask for readings, then name the cause");
+        hide(a -> Rig.hiding(a, with), "one item in this aircraft has failed; take readings, then name the cause");
     }
 
     /** Hides what was prepared for this demo, in turn. */
@@ -185,7 +185,7 @@ public final class FindPage extends LivePage {
         if (a.basis().isEmpty()) {
             return;
         }
-        words.setText("Hiding a fault\u2026");
+        words.setText("Setting up a hidden failure\u2026");
         work.start(
                 task -> maker.apply(a),
                 rig -> {
@@ -193,7 +193,7 @@ public final class FindPage extends LivePage {
                     log.practise(practice);
                     needles.show(rig);
                     ready.setVisible(false);
-                    mode.setText("practise: " + complaint + "; nothing goes into the document");
+                    mode.setText("practice: " + complaint + "; nothing goes into the document");
                     practise.setText("End practice");
                     start(a);
                     log.refresh();
@@ -205,8 +205,8 @@ public final class FindPage extends LivePage {
         practice = null;
         log.practise(null);
         needles.show(null);
-        mode.setText("readings in, cause out");
-        practise.setText("Practise: hide a fault");
+        mode.setText("readings in, probable cause out");
+        practise.setText("Practice: hidden failure");
         done = null;
     }
 
@@ -237,7 +237,7 @@ public final class FindPage extends LivePage {
         fill();
         if (a.basis().isEmpty()) {
             work.cancel();
-            words.setText("Nothing is computed yet: lay out a tank and its line to the engine.");
+            words.setText("Nothing is computed yet: add a tank and its line to the engine.");
             return;
         }
         List<Reading> known = FindWords.known(read, a.project().system());

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import ration.drawing.ReadPlaces;
+import ration.find.CauseKind;
 import ration.find.Explanation;
 import ration.find.NextReading;
 import ration.model.FuelSystem;
@@ -46,21 +47,21 @@ record FindWords(List<Reading> read, List<Explanation> ranked, List<NextReading>
                 && !ranked.isEmpty()
                 && ranked.get(0).name().startsWith("None")
                 && ranked.get(0).belief() > DOUBT) {
-            return "Nothing that fails by itself explains these readings: read again, or look for two faults";
+            return "No single fault explains these readings: repeat them, or look for two faults";
         }
         String gone = known < read.size()
-                ? "; " + (read.size() - known) + " of a place that is no longer laid out are left aside"
+                ? "; " + (read.size() - known) + " at a place no longer in the layout are ignored"
                 : "";
         return (known == 0
-                        ? "Enter a reading below, as the conditions bar is set; or begin with the one on the right"
-                        : "suspects after " + known + (known == 1 ? " reading" : " readings"))
+                        ? "Enter a reading at the conditions set below, or start with the suggested one"
+                        : "likely causes after " + known + (known == 1 ? " reading" : " readings"))
                 + gone;
     }
 
     /** How a sound aircraft fits each reading; none while causes are being weighed. */
     List<Explanation.Fit> sound() {
         return ranked.stream()
-                .filter(e -> e.name().startsWith("Nothing"))
+                .filter(e -> e.kind() == CauseKind.SOUND)
                 .findFirst()
                 .map(Explanation::fits)
                 .orElse(List.of());
@@ -96,9 +97,7 @@ record FindWords(List<Reading> read, List<Explanation> ranked, List<NextReading>
     Optional<Reading> suspect() {
         return ranked.stream()
                 .findFirst()
-                .filter(e -> e.word().equals("likely")
-                        && e.fault().isEmpty()
-                        && e.name().startsWith("Instrument"))
+                .filter(e -> e.likely() && e.kind() == CauseKind.INSTRUMENT)
                 .flatMap(e -> IntStream.range(0, read.size())
                         .filter(i -> i < e.fits().size()
                                 && Double.isNaN(e.fits().get(i).expected()))
@@ -109,9 +108,9 @@ record FindWords(List<Reading> read, List<Explanation> ranked, List<NextReading>
     /** Why no reading is worth taking. */
     String nothingNext() {
         return ranked.isEmpty()
-                ? "Enter a reading: a pressure, a flow, the minutes until the engine falters, or what is seen"
+                ? "Enter a reading: a pressure, a flow, minutes to power loss, or what is seen"
                         + " and heard, as the conditions bar is set."
-                : "One cause is left, or no reading that can be taken here would part the rest.";
+                : "One cause remains, or no available reading separates the rest.";
     }
 
     /** What an outcome of the next reading would be, and how often. */
@@ -141,11 +140,11 @@ record FindWords(List<Reading> read, List<Explanation> ranked, List<NextReading>
 
     /** A dot fits, a ring is strained, an arrow speaks against and shows to which side. */
     static String sign(Explanation.Fit f) {
-        return switch (f.word()) {
-            case "fits" -> "\u25cf";
-            case "strained" -> "\u25cb";
-            case "against" -> f.deviation() > 0 ? "\u25b6 over" : "\u25c0 under";
-            default -> "any";
+        return switch (f.match()) {
+            case FITS -> "\u25cf";
+            case POOR -> "\u25cb";
+            case CONTRADICTS -> f.deviation() > 0 ? "\u25b6 above" : "\u25c0 below";
+            case ANY -> "any";
         };
     }
 }

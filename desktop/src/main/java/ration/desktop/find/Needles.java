@@ -30,7 +30,7 @@ final class Needles extends ColumnBox {
     private final GridPane lines = new GridPane();
     private final Label time = Ui.label("stands", "soft");
     private final ChoiceBox<Integer> speed = new ChoiceBox<>();
-    private final Button run = Ui.button("Run the engine", "rig-run", this::turn, "chip");
+    private final Button run = Ui.button("Run simulated engine", "rig-run", this::turn, "chip");
     private Rig.Lines rig;
     private ScheduledService<java.util.List<Rig.Needle>> service;
 
@@ -49,7 +49,7 @@ final class Needles extends ColumnBox {
         speed.setAccessibleText("Times real time");
         HBox bar = new RowBox(6, run, Ui.label("\u00d7", "soft"), speed, time);
         bar.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        getChildren().addAll(Ui.label("What the needles show", "group-title"), bar, lines);
+        getChildren().addAll(Ui.label("Gauge readings", "group-title"), bar, lines);
         managedProperty().bind(visibleProperty());
         setVisible(false);
     }
@@ -91,7 +91,7 @@ final class Needles extends ColumnBox {
         service.setOnSucceeded(e -> fill(service == null ? null : service.getValue()));
         service.setOnFailed(e -> {
             stop();
-            time.setText("it stopped: this cannot be worked out further");
+            time.setText("stopped: cannot be computed further");
         });
         run.setText("Stop the engine");
         service.start();
@@ -102,7 +102,7 @@ final class Needles extends ColumnBox {
             service.cancel();
             service = null;
         }
-        run.setText("Run the engine");
+        run.setText("Run simulated engine");
     }
 
     private String clock() {

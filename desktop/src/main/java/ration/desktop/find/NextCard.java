@@ -35,16 +35,16 @@ final class NextCard extends ColumnBox {
                     .addAll(
                             words,
                             Ui.wrapped(
-                                    "Nothing that fails explains it beside the others. Take away the wrong one.",
+                                    "No failure explains it together with the others. Remove the wrong reading.",
                                     "soft"),
-                            wide(Ui.button("Enter what it reads", "find-enter-again", () -> log.prepare(again.get()))),
+                            wide(Ui.button("Enter reading", "find-enter-again", () -> log.prepare(again.get()))),
                             Ui.rule());
         }
         if (next.isEmpty()) {
             getChildren().add(Ui.wrapped(found.nothingNext(), "soft"));
         } else {
             best(next.get(0));
-            getChildren().addAll(Ui.rule(), Ui.label("Or else", "group-title"));
+            getChildren().addAll(Ui.rule(), Ui.label("Other readings", "group-title"));
             for (NextReading other : next.subList(1, Math.min(4, next.size()))) {
                 getChildren()
                         .add(Ui.wrapped(
@@ -57,9 +57,8 @@ final class NextCard extends ColumnBox {
                 .addAll(
                         Ui.rule(),
                         Ui.wrapped(
-                                "How common faults are is common practice, no source. Two things that fail at"
-                                        + " once are not looked"
-                                        + " for. Ventilate; no ignition source; extinguisher at hand.",
+                                "Fault frequencies: common practice, no source. Double faults are not searched."
+                                        + " Fire hazard: ventilate, no ignition source, extinguisher at hand.",
                                 "soft"));
     }
 
@@ -75,11 +74,11 @@ final class NextCard extends ColumnBox {
                 .addAll(
                         new RowBox(
                                 8,
-                                Ui.label("Read next", "group-title"),
+                                Ui.label("Next reading", "group-title"),
                                 Ui.spring(),
                                 Ui.label(best.minutes() + " min", "soft")),
                         asked,
-                        Ui.wrapped("Leaves " + UnitSystem.figure(best.left(), 1) + " suspects on average."));
+                        Ui.wrapped("Narrows to about " + UnitSystem.figure(best.left(), 1) + " causes."));
         for (NextReading.Outcome o : best.outcomes().stream().limit(4).toList()) {
             VBox box = new ColumnBox(
                     1,
@@ -94,6 +93,6 @@ final class NextCard extends ColumnBox {
             caution.setId("find-caution");
             getChildren().add(caution);
         }
-        getChildren().add(wide(Ui.button("Enter what it reads", "find-enter", () -> log.prepare(best.asked()))));
+        getChildren().add(wide(Ui.button("Enter reading", "find-enter", () -> log.prepare(best.asked()))));
     }
 }

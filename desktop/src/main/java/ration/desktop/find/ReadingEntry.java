@@ -112,7 +112,7 @@ record ReadingEntry(UnitSystem units) {
         chosen(place);
         return what.sign()
                 ? Reading.sign(place, what, so(value), how)
-                : new Reading(place, what, si(what, value, "What was read"), off(what, error), how);
+                : new Reading(place, what, si(what, value, "the value read"), off(what, error), how);
     }
 
     /** What a rig that hides a fault is asked for: it reads its instruments itself. */
@@ -123,20 +123,20 @@ record ReadingEntry(UnitSystem units) {
 
     private static void chosen(String place) {
         if (place == null) {
-            throw new IllegalArgumentException("Say where it was read.");
+            throw new IllegalArgumentException("Enter where it was read.");
         }
     }
 
     private double si(Reading.What what, String text, String name) {
         if (text.isBlank()) {
-            throw new IllegalArgumentException(name + " is empty: nothing is entered that nobody read.");
+            throw new IllegalArgumentException("Enter " + name + ".");
         }
         double si = Quantity.parse(text, unit(what)).si();
         return what == Reading.What.MINUTES ? si / 60 : si;
     }
 
     private double off(Reading.What what, String text) {
-        double shown = si(what, text, "What the instrument may be off by");
+        double shown = si(what, text, "the instrument error");
         return what == Reading.What.TEMPERATURE ? shown - unit(what).toSi(0) : shown;
     }
 
@@ -144,7 +144,7 @@ record ReadingEntry(UnitSystem units) {
     private static boolean so(String value) {
         String said = value.strip().toLowerCase(Locale.ROOT);
         if (!said.equals("yes") && !said.equals("no") && !said.equals("y") && !said.equals("n")) {
-            throw new IllegalArgumentException("Say yes where it is so, no where you looked and it is not.");
+            throw new IllegalArgumentException("Enter yes if seen, no if you looked and it was not.");
         }
         return said.startsWith("y");
     }

@@ -106,7 +106,7 @@ final class ReadingLog extends ColumnBox {
     void practise(Practice with) {
         practice = with;
         value.setDisable(with != null);
-        add.setText(with == null ? "Add the reading" : "Ask the rig");
+        add.setText(with == null ? "Add the reading" : "Get simulated reading");
         value.clear();
         prompts();
     }

@@ -153,11 +153,11 @@ final class FlightCard extends ColumnBox {
                     text -> {
                         Quantity q = Quantity.parse(text, unit);
                         if (!(q.si() >= 0)) {
-                            throw new IllegalArgumentException("A tank holds nothing or more.");
+                            throw new IllegalArgumentException("Fuel must be 0 or more.");
                         }
                         return q;
                     },
-                    q -> UnitSystem.figure(unit.fromSi(q.si()), 1));
+                    q -> UnitSystem.field(unit.fromSi(q.si()), unit, 1));
             field.update(Quantity.of(unit.fromSi(f.samples().get(0).tank(t.id())), unit));
             field.setPrefWidth(56);
             told(field)
@@ -284,7 +284,7 @@ final class FlightCard extends ColumnBox {
                 Ui.label(flow(p, project), "soft"),
                 number("phase-pitch", "Pitch, degrees", Unit.DEGREE, p.pitch(), 0, n, Phase::withPitch),
                 number("phase-altitude", "Altitude at its end", high(), p.altitude(), 0, n, Phase::withAltitude));
-        CheckBox boost = new CheckBox("boost");
+        CheckBox boost = new CheckBox("boost pump on");
         boost.setId("phase-boost");
         boost.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         boost.setAccessibleText("Electric feed pumps on");
@@ -303,7 +303,7 @@ final class FlightCard extends ColumnBox {
                 banked,
                 number(
                         "phase-bank",
-                        "Fuel tilt, degrees, right side down",
+                        "Fuel tilt, degrees, right wing low (0 in a coordinated turn)",
                         Unit.DEGREE,
                         p.bank(),
                         0,
@@ -357,11 +357,11 @@ final class FlightCard extends ColumnBox {
     private QuantityField<Double> percent(Phase p, int n) {
         QuantityField<Double> field = new QuantityField<>(
                 "phase-share",
-                "Percent of take-off consumption",
+                "Percent of takeoff demand",
                 text -> {
                     double v = Quantity.parse(text.replace("%", ""), Unit.ONE).si();
                     if (!(v >= 0 && v <= 120)) {
-                        throw new IllegalArgumentException("A phase takes 0 to 120 % of take-off consumption.");
+                        throw new IllegalArgumentException("A phase uses 0 to 120% of takeoff demand.");
                     }
                     return v;
                 },
@@ -377,7 +377,7 @@ final class FlightCard extends ColumnBox {
     private QuantityField<Optional<Quantity>> outside(Phase p, int n) {
         QuantityField<Optional<Quantity>> field = new QuantityField<>(
                 "phase-outside",
-                "Outside temperature at its end, Celsius; empty is the hot day",
+                "OAT at end of phase, °C; blank = hot day",
                 text -> {
                     Optional<Quantity> q =
                             text.isBlank() ? Optional.empty() : Optional.of(Quantity.parse(text, Unit.CELSIUS));
@@ -411,7 +411,7 @@ final class FlightCard extends ColumnBox {
                     with.apply(now, q); // says what is wrong with it
                     return q;
                 },
-                q -> UnitSystem.figure(unit.fromSi(q.si()), decimals));
+                q -> UnitSystem.field(unit.fromSi(q.si()), unit, decimals));
         field.update(shown.quantity());
         return told(field)
                 .onValue(q -> edit(
@@ -441,17 +441,17 @@ final class FlightCard extends ColumnBox {
             text.setId("flight-both");
             rest.getChildren().addAll(Ui.label("On BOTH", "group-title"), text, Ui.rule());
         });
-        rest.getChildren().addAll(Ui.label("Why this number", "group-title"), Ui.wrapped(said.why(a), "soft"));
-        Button card = Ui.button("Card to print, PDF\u2026", "flight-print", () -> print.accept(said.flight()));
+        rest.getChildren()
+                .addAll(Ui.label("How landing fuel is computed", "group-title"), Ui.wrapped(said.why(a), "soft"));
+        Button card = Ui.button("Print fuel log card\u2026", "flight-print", () -> print.accept(said.flight()));
         card.setMaxWidth(Double.MAX_VALUE);
         rest.getChildren()
                 .addAll(
                         card,
                         Ui.wrapped(
                                 "Power and times: common practice, no source. Reserve 30 min: day VFR, 14 CFR"
-                                        + " 91.151 from memory (night: 45 min). A computed flight is no"
-                                        + " permission to fly: dip the tanks,"
-                                        + " watch the clock.",
+                                        + " 91.151 from memory (night: 45 min). A computed flight does not"
+                                        + " clear you to fly. Dip the tanks, watch the clock.",
                                 "soft"));
     }
 }

@@ -47,7 +47,7 @@ public final class FlightPage extends LivePage {
     private final LongWork work;
     private final HBox modes = new RowBox(4);
     private final Label state = Ui.label("", "soft");
-    private final Button again = Ui.button("Fly it", "flight-again", this::restart, "chip");
+    private final Button again = Ui.button("Run flight", "flight-again", this::restart, "chip");
     private final PicturePane picture = new PicturePane("flight-picture", this::draw, id -> {});
     private final FlightCard card;
     private Assessment done;
@@ -83,7 +83,7 @@ public final class FlightPage extends LivePage {
         modes.setAlignment(Pos.CENTER_LEFT);
         state.setId("flight-state");
         fault.setId("flight-fault");
-        fault.setAccessibleText("What fails at the moment under the cursor");
+        fault.setAccessibleText("Failure at cursor time");
         fault.setPrefWidth(190);
         fault.setOnAction(e -> plan(fault.getValue()));
         HBox head = new RowBox(
@@ -164,7 +164,7 @@ public final class FlightPage extends LivePage {
         fault.setValue(kept);
     }
 
-    private static final String NOTHING = "Nothing fails on the way";
+    private static final String NOTHING = "No failure";
 
     /** Something fails at the moment under the cursor: the flight is flown again with it. */
     private void plan(String chosen) {
@@ -184,7 +184,7 @@ public final class FlightPage extends LivePage {
         state.setText("");
         if (a.basis().isEmpty()) {
             work.cancel();
-            card.nothing("Nothing can be flown yet: lay out a tank and its line to the engine.", a.project());
+            card.nothing("Add a tank and its line to the engine first.", a.project());
             picture.redraw();
             return;
         }
@@ -223,7 +223,7 @@ public final class FlightPage extends LivePage {
 
     private void stop() {
         work.cancel();
-        state.setText("Stopped: nothing is shown.");
+        state.setText("Stopped. No flight results.");
         again.setVisible(true);
     }
 

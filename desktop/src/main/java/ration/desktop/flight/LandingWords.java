@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import ration.assess.Assessment;
-import ration.assess.VaporAnswer;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.drawdown.Flight;
@@ -45,10 +44,11 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
 
     String title() {
         return flight.lands()
-                ? "At landing, " + FlightTable.clock(flight.landing().minutes())
+                ? "Landing at " + FlightTable.clock(flight.landing().minutes())
                 : flight.trouble().isEmpty()
-                        ? "Engine stops, " + FlightTable.clock(flight.reached().endurance())
-                        : "Not flown to its end";
+                        ? "Engine stops at "
+                                + FlightTable.clock(flight.reached().endurance())
+                        : "Flight not completed";
     }
 
     String usable() {
@@ -73,22 +73,22 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
         List<String> all = new ArrayList<>();
         flight.belowPlacard()
                 .ifPresent(e -> all.add("At " + FlightTable.clock(e.minutes()) + " " + e.words()
-                        + ", before it lands: what it keeps back is not to be planned on."));
+                        + ", before landing: unusable fuel may not be planned on."));
         flight.firstTrouble()
                 .ifPresent(e ->
-                        all.add("At " + FlightTable.clock(e.minutes()) + " the " + e.words() + ", before it lands."));
+                        all.add("At " + FlightTable.clock(e.minutes()) + " the " + e.words() + ", before landing."));
         if (!flight.trouble().isEmpty()) {
             all.add("Not shown: " + flight.trouble());
         }
         if (flight.reached().spilt() > SPILT) {
-            all.add(volume(flight.reached().spilt()) + " " + symbol() + " go overboard.");
+            all.add(volume(flight.reached().spilt()) + " " + symbol() + " vented overboard.");
         }
         return all;
     }
 
     /** What nobody said; empty where all was. */
     String unsaid() {
-        return flight.said() ? "" : "Not shown: what the engine takes is only assumed. Say it on the Brief.";
+        return flight.said() ? "" : "Not shown: engine demand is assumed. Enter it on Aircraft.";
     }
 
     List<Row> rows() {
@@ -98,28 +98,28 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
                 Double.isInfinite(flight.landing().reserve())
                         ? "\u2013"
                         : UnitSystem.figure(flight.landing().reserve(), 0) + " min",
-                "at its power",
+                "at reserve power",
                 Optional.of(flight.landingVerdict())));
         rows.add(new Row(
                 "Reached",
                 volume(flight.reached().burnt()) + " " + symbol(),
-                "placards " + volume(flight.reached().placards()),
+                "placards say " + volume(flight.reached().placards()),
                 Optional.of(flight.reachedVerdict())));
         rows.add(new Row(
                 "Endurance", FlightTable.clock(flight.reached().endurance()), "to fuel exhaustion", Optional.empty()));
         if (flight.balance().sides()) {
             rows.add(new Row(
-                    "Left, right",
+                    "Imbalance",
                     volume(flight.balance().most()) + " " + symbol(),
-                    "apart, limit " + volume(flight.balance().limit()),
+                    "maximum, limit " + volume(flight.balance().limit()),
                     Optional.of(flight.balanceVerdict())));
         }
         vapor.ifPresent(v -> rows.add(new Row(
-                "Boiling",
-                v.least().map(l -> VaporAnswer.signed(l.degrees())).orElse("\u2013"),
+                "Vapor margin",
+                v.least().map(l -> units.difference(l.degrees())).orElse("\u2013"),
                 v.crossing()
                         .map(t -> "boils at " + FlightTable.clock(t))
-                        .orElse("least, wanted " + UnitSystem.figure(v.wanted(), 0)),
+                        .orElse("minimum, needs " + units.difference(v.wanted())),
                 Optional.of(v.verdict()))));
         return rows;
     }
@@ -135,30 +135,29 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
         if (flight.events().stream().anyMatch(e -> e.kind() == FlightEvent.Kind.FAILS)
                 || !flight.samples().get(0).condition().faults().none()) {
             return volume(flight.landing().usable())
-                    + " above the placards can still be fed with what failed; what is in the other tanks is"
-                    + " no reserve.";
+                    + " above the placards can still be fed with this failure; fuel in the other tanks is no reserve.";
         }
         String spare = flight.events().stream()
                 .filter(e -> e.kind() == FlightEvent.Kind.LEAST)
                 .findFirst()
-                .map(e -> " The least to land with is reached at " + FlightTable.clock(e.minutes()) + ".")
+                .map(e -> " Down to reserve fuel at " + FlightTable.clock(e.minutes()) + ".")
                 .orElse("");
         return volume(flight.landing().usable()) + " = " + volume(total) + " \u2212 "
-                + volume(total - held - flight.landing().usable()) + " burnt \u2212 " + volume(held)
-                + " kept back by placards." + spare;
+                + volume(total - held - flight.landing().usable()) + " burned \u2212 " + volume(held)
+                + " unusable (placards)." + spare;
     }
 
     /** Which tank would empty first with all of them open, and why. */
     String both(Assessment a, OnBoth b) {
         String name = a.project().system().item(b.first()).map(Item::name).orElse(b.first());
         StringBuilder words = new StringBuilder(
-                name + " would empty first, at " + FlightTable.clock(b.minutes()) + " with " + volume(b.left()) + " "
-                        + symbol() + " in the others" + (b.stops() ? "; then the engine starves." : "."));
+                name + " empties first, at " + FlightTable.clock(b.minutes()) + " with " + volume(b.left()) + " "
+                        + symbol() + " in the other tanks" + (b.stops() ? "; then fuel starvation." : "."));
         b.causes().stream().filter(c -> b.share(c) > 0.01).forEach(c -> words.append(' ')
                 .append(UnitSystem.figure(100 * b.share(c), 0))
                 .append(" % ")
                 .append(c.words())
-                .append(c.flow() < 0 ? " (the other way)" : "")
+                .append(c.flow() < 0 ? " (opposite sense)" : "")
                 .append(';'));
         return words.substring(0, words.length() - 1) + ".";
     }

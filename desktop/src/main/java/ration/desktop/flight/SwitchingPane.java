@@ -103,7 +103,7 @@ final class SwitchingPane extends ColumnBox {
                                 "every",
                                 quantity(
                                         "flight-every",
-                                        "Minutes from switch to switch",
+                                        "Minutes between switches",
                                         Unit.MINUTE,
                                         s.every(),
                                         m -> edit.accept(
@@ -119,7 +119,7 @@ final class SwitchingPane extends ColumnBox {
                                 "after",
                                 quantity(
                                         "flight-portion",
-                                        "What a tank gives before the next",
+                                        "Fuel from one tank before switching",
                                         session.units().get().unit(Dimension.VOLUME),
                                         s.portion(),
                                         m -> edit.accept(
@@ -128,20 +128,20 @@ final class SwitchingPane extends ColumnBox {
                                                         .withPortion(p.switching()
                                                                 .portion()
                                                                 .with(m))))),
-                                symbol() + " from a tank"));
+                                symbol() + " from one tank"));
             case BALANCE ->
                 entries.getChildren()
                         .add(asked(
-                                "apart at most",
+                                "maximum imbalance",
                                 quantity(
                                         "flight-limit",
-                                        "Most that left and right may differ",
+                                        "Maximum imbalance, left to right",
                                         session.units().get().unit(Dimension.VOLUME),
                                         plan.limit(),
                                         m -> edit.accept(
-                                                "Set limit of left and right",
+                                                "Set imbalance limit",
                                                 p -> p.withLimit(p.limit().with(m)))),
-                                symbol() + ", left and right"));
+                                symbol()));
             case HAND -> hand(project, s);
             case BOTH -> {
                 // one setting, nothing to say
@@ -161,7 +161,7 @@ final class SwitchingPane extends ColumnBox {
             cells.getChildren().add(Ui.label(FlightTable.clock(f.landing().minutes()) + "  land", "time-cell"));
             times.getChildren().add(cells);
             if (s.mode() != Switching.Mode.HAND && f.switches().size() > 1) {
-                times.getChildren().add(Ui.button("Take over by hand", "flight-take", () -> take(f), "chip"));
+                times.getChildren().add(Ui.button("Edit as manual plan", "flight-take", () -> take(f), "chip"));
             }
         }
     }
@@ -180,12 +180,11 @@ final class SwitchingPane extends ColumnBox {
                 text -> {
                     Quantity q = Quantity.parse(text, unit);
                     if (!(q.si() >= (unit.dimension() == Dimension.TIME ? 60 : 1e-4))) {
-                        throw new IllegalArgumentException(
-                                "That must be more: at least a minute, or a tenth of a litre.");
+                        throw new IllegalArgumentException("Minimum 1 min, or 0.03 gal (0.1 L).");
                     }
                     return q;
                 },
-                q -> UnitSystem.figure(unit.fromSi(q.si()), unit.dimension() == Dimension.TIME ? 0 : 1));
+                q -> UnitSystem.field(unit.fromSi(q.si()), unit, unit.dimension() == Dimension.TIME ? 0 : 1));
         field.update(shown.quantity());
         field.setPrefWidth(52);
         return told(field).onValue(set);
@@ -277,7 +276,7 @@ final class SwitchingPane extends ColumnBox {
         } catch (NumberFormatException e) {
             // said below
         }
-        throw new IllegalArgumentException("A time is written as 1:30 or as minutes, up to 24 hours.");
+        throw new IllegalArgumentException("Enter a time as 1:30 or as minutes, up to 24 hours.");
     }
 
     private ChoiceBox<String> position(Selector sel, Switching.Step step, int n) {

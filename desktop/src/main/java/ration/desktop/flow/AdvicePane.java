@@ -33,7 +33,7 @@ final class AdvicePane extends ColumnBox {
     private final Label chanceVerdict = Ui.label("", "verdict");
     private final ProgressBar progress = new ProgressBar();
     private final Button stop = Ui.button("Stop", "advice-stop", this::stopped, "chip");
-    private final Button again = Ui.button("Work it out", "advice-again", () -> start(assessment()), "chip");
+    private final Button again = Ui.button("Run analysis", "advice-again", () -> start(assessment()), "chip");
     private Assessment done;
 
     AdvicePane(Session session) {
@@ -42,13 +42,7 @@ final class AdvicePane extends ColumnBox {
         work = session.whileOpen().work("advice");
         setId("advice");
         HBox head = new RowBox(
-                8,
-                Ui.whole(Ui.label("What would buy margin", "page-title")),
-                Ui.spring(),
-                state,
-                progress,
-                stop,
-                again);
+                8, Ui.whole(Ui.label("Ways to add margin", "page-title")), Ui.spring(), state, progress, stop, again);
         head.setAlignment(Pos.CENTER_LEFT);
         progress.setPrefWidth(70);
         progress.setId("advice-progress");
@@ -66,7 +60,7 @@ final class AdvicePane extends ColumnBox {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         chance.setId("chance");
         chanceVerdict.setId("chance-verdict");
-        Label title = Ui.label("How sure", "bold");
+        Label title = Ui.label("Confidence", "bold");
         title.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         chanceVerdict.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         HBox sure = new RowBox(8, title, chance, chanceVerdict);
@@ -125,7 +119,7 @@ final class AdvicePane extends ColumnBox {
     private void show(List<Remedy> remedies) {
         state.setText(words().now());
         if (remedies.isEmpty()) {
-            rows.getChildren().add(Ui.wrapped("No single change along the path that governs adds margin.", "soft"));
+            rows.getChildren().add(Ui.wrapped("No single change on the governing path adds margin.", "soft"));
         }
         for (Remedy r : remedies) {
             rows.getChildren().add(row(r, rows.getChildren().size()));

@@ -25,7 +25,7 @@ record AskWords(Project project, Condition condition, UnitSystem units) {
         return found.map(s -> SteepPicture.words(s, project.brief().envelope(), units) + " Wings level, "
                         + condition.engine().power().label().toLowerCase(Locale.ROOT)
                         + " power, the other tanks as they are.")
-                .orElse("Not shown: no tank feeds with the handles so.");
+                .orElse("Not shown: no tank feeds in this selector position.");
     }
 
     List<Row> rows(WhichTank w) {
@@ -43,22 +43,21 @@ record AskWords(Project project, Condition condition, UnitSystem units) {
     /** Why the first gives more than the second, by shares, and what lean evens them. */
     String which(Optional<WhichTank> found) {
         if (found.isEmpty()) {
-            return "With the handles so no two tanks are open to the engine at once.";
+            return "Only one tank feeds in this selector position.";
         }
         WhichTank w = found.get();
         String a = name(w.tanks().get(0).tank());
         String b = name(w.tanks().get(1).tank());
         String lead = w.shares()
                 .map(s -> Math.abs(s.all()) < ALIKE
-                        ? a + " and " + b + " give alike"
-                        : a + " gives " + percent(s.all()) + " more than " + b + ": " + percent(s.height())
-                                + " by the height of its fuel, " + percent(s.vent()) + " by its vent, "
-                                + percent(s.line()) + " by its line")
-                .orElse("Fuel runs from " + a + " into " + b);
+                        ? "Equal feed from " + a + " and " + b
+                        : a + " feeds " + percent(s.all()) + " more than " + b + ": fuel level " + percent(s.height())
+                                + ", vent " + percent(s.vent()) + ", line " + percent(s.line()))
+                .orElse("Fuel flows from " + a + " into " + b);
         return lead + ". "
                 + (w.evens().isPresent()
-                        ? lean(w.evens().getAsDouble()) + ", and both give alike."
-                        : "No lean within " + WhichTank.MOST_LEAN + "\u00b0 evens them.");
+                        ? "Equal at " + lean(w.evens().getAsDouble()) + "."
+                        : "No tilt within " + WhichTank.MOST_LEAN + "\u00b0 equalizes them.");
     }
 
     /** By how much more, of a logarithm of a ratio. */
@@ -68,7 +67,7 @@ record AskWords(Project project, Condition condition, UnitSystem units) {
 
     static String lean(double degrees) {
         return (Math.abs(degrees) < 0.1 ? "Less than 0.1" : UnitSystem.figure(Math.abs(degrees), 1)) + "\u00b0 more "
-                + (degrees > 0 ? "right" : "left") + " side down";
+                + (degrees > 0 ? "right" : "left") + " wing low";
     }
 
     private String name(String tank) {

@@ -18,6 +18,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
+import ration.assess.PumpSet;
 import ration.check.Verdict;
 import ration.condition.Attitude;
 import ration.condition.Condition;
@@ -113,26 +114,28 @@ final class FlowMatrix extends ColumnBox {
         }
     }
 
-    private void chips(List<String> pumpSets, boolean filters) {
+    private void chips(List<PumpSet> pumpSets, boolean filters) {
         sets.getChildren().clear();
         if (pumpSets.size() > 1 || filters) {
             sets.getChildren()
                     .add(chip(
-                            "Worst of all",
+                            "Worst case",
                             "flow-worst",
                             c -> MatrixCells.Choice.WORST,
                             MatrixCells.Choice.WORST::equals));
         }
         if (pumpSets.size() > 1) {
             sets.getChildren().add(gap());
-            for (String set : pumpSets) {
+            for (PumpSet set : pumpSets) {
                 sets.getChildren()
                         .add(chip(
-                                set,
+                                set.label(),
                                 "flow-pumps-"
-                                        + set.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
+                                        + (set.stopped().isEmpty()
+                                                ? "all"
+                                                : set.running() == 0 ? "none" : pumpSets.indexOf(set)),
                                 c -> c.flipped(set),
-                                c -> c.pumps().filter(set::equals).isPresent()));
+                                c -> c.pumps().filter(set::same).isPresent()));
             }
         }
         if (filters) {
@@ -142,7 +145,7 @@ final class FlowMatrix extends ColumnBox {
                             chip("Filters clean", "flow-clean", c -> c.flipped(false), c -> c.fouled()
                                     .filter(f -> !f)
                                     .isPresent()),
-                            chip("Filters fouled", "flow-fouled", c -> c.flipped(true), c -> c.fouled()
+                            chip("Filters dirty", "flow-fouled", c -> c.flipped(true), c -> c.fouled()
                                     .filter(f -> f)
                                     .isPresent()));
         }

@@ -92,8 +92,8 @@ public final class FlowPage extends LivePage {
                 profileTitle,
                 Ui.spring(),
                 choose("Along the path", Optional.empty()),
-                choose("How steep", Optional.of(AskPane.Question.HOW_STEEP)),
-                choose("Which tank", Optional.of(AskPane.Question.WHICH_TANK)));
+                choose("Maximum pitch", Optional.of(AskPane.Question.HOW_STEEP)),
+                choose("Feed balance", Optional.of(AskPane.Question.WHICH_TANK)));
         title.setAlignment(Pos.BASELINE_LEFT);
         title.getStyleClass().add("flow-title");
         StackPane stack = new StackPane(profile, ask);
@@ -111,7 +111,9 @@ public final class FlowPage extends LivePage {
 
     private ToggleButton choose(String text, Optional<AskPane.Question> question) {
         ToggleButton b = new ToggleButton(text);
-        b.setId("flow-" + text.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+        b.setId("flow-"
+                + question.map(q -> q.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'))
+                        .orElse("along-the-path"));
         b.getStyleClass().add("chip");
         b.setMinWidth(Region.USE_PREF_SIZE);
         b.setToggleGroup(choices);

@@ -31,10 +31,10 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
     /** What is asked. */
     String asked() {
         Brief brief = a.project().brief();
-        return "times the take-off flow of " + units.text(brief.demand(), Dimension.FLOW) + "; "
+        return "\u00d7 takeoff demand, " + units.text(brief.demand(), Dimension.FLOW) + ". "
                 + brief.delivery().label().toLowerCase(Locale.ROOT) + " feed needs "
                 + times(brief.delivery().factor()) + ", "
-                + (a.project().system().hasFilter() ? "1.00\u00d7 with filters fouled" : "every case");
+                + (a.project().system().hasFilter() ? "1.00\u00d7 with dirty filters" : "every case");
     }
 
     private static String times(double factor) {
@@ -42,7 +42,7 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
     }
 
     String low() {
-        return "Low: " + units.text(a.project().brief().lowFuel().si(), Dimension.VOLUME) + " over unusable";
+        return "Low: " + units.text(a.project().brief().lowFuel().si(), Dimension.VOLUME) + " above unusable";
     }
 
     String budgetTitle() {
@@ -54,7 +54,7 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
     }
 
     String budgetCase() {
-        return look.map(l -> "at " + units.text(l.capacity().inletFlow(), Dimension.FLOW) + ", the most it passes")
+        return look.map(l -> "at " + units.text(l.capacity().inletFlow(), Dimension.FLOW) + ", maximum flow")
                 .orElse("");
     }
 
@@ -91,9 +91,9 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
         double gap = have - wanted.getAsDouble();
         DoubleFunction<String> words =
                 pa -> pumped(l) ? units.text(pa, Dimension.PRESSURE) : units.text(pa / at.weight(), Dimension.LENGTH);
-        return flow + " on this path leaves " + words.apply(have) + " at the inlet; it wants "
-                + words.apply(wanted.getAsDouble()) + (gap < 0 ? ": short by " : ": to spare ")
-                + words.apply(Math.abs(gap)) + ".";
+        return "At " + flow + " the inlet has " + words.apply(have) + "; needs "
+                + words.apply(wanted.getAsDouble()) + ": "
+                + words.apply(Math.abs(gap)) + (gap < 0 ? " low." : " to spare.");
     }
 
     /** What else about flow is not good, worst first. */
@@ -127,7 +127,8 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
     static String sure(Chance c) {
         return String.format(
                 Locale.ROOT,
-                "fails in %d of %d samples of the measured figures; nine in ten lie between %.2f\u00d7 and %.2f\u00d7",
+                "below the limit in %d of %d samples of the measured figures; 90%% lie between %.2f\u00d7 and"
+                        + " %.2f\u00d7",
                 c.shorts(),
                 c.samples(),
                 c.low(),

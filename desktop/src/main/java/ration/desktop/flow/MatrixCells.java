@@ -28,21 +28,21 @@ import ration.quantity.UnitSystem;
 record MatrixCells(Assessment a, Choice choice) {
 
     /** One of several joined tanks dry, whichever is worst. */
-    private static final String DRY = "One dry";
+    private static final String DRY = "One empty";
 
     /**
      * Pumps and filters chosen above the matrix; at first the worst of all.
      *
-     * @param pumps words of a pump set; any where empty
+     * @param pumps that run; any where empty
      * @param fouled whether filters are fouled; either where empty
      */
-    record Choice(Optional<String> pumps, Optional<Boolean> fouled) {
+    record Choice(Optional<PumpSet> pumps, Optional<Boolean> fouled) {
 
         static final Choice WORST = new Choice(Optional.empty(), Optional.empty());
 
         /** With these pumps, or with any again where these were chosen. */
-        Choice flipped(String set) {
-            return new Choice(pumps.filter(set::equals).isPresent() ? Optional.empty() : Optional.of(set), fouled);
+        Choice flipped(PumpSet set) {
+            return new Choice(pumps.filter(set::same).isPresent() ? Optional.empty() : Optional.of(set), fouled);
         }
 
         Choice flipped(boolean wanted) {
@@ -71,7 +71,7 @@ record MatrixCells(Assessment a, Choice choice) {
      */
     record Words(String figure, double ratio, Verdict verdict, boolean governs, boolean looked, String spoken) {
         static final Words NONE =
-                new Words("\u2013", 0, Verdict.NOT_SHOWN, false, false, "No case with what is chosen above");
+                new Words("\u2013", 0, Verdict.NOT_SHOWN, false, false, "No case matches the selection above");
     }
 
     /** Those flown, then those felt on the run and in a gust. */
@@ -102,8 +102,8 @@ record MatrixCells(Assessment a, Choice choice) {
         return String.join(", ", new TreeMap<>(positions).values());
     }
 
-    List<String> pumpSets() {
-        return PumpSet.of(a.project().system()).stream().map(PumpSet::label).toList();
+    List<PumpSet> pumpSets() {
+        return PumpSet.of(a.project().system());
     }
 
     boolean filters() {
@@ -130,12 +130,12 @@ record MatrixCells(Assessment a, Choice choice) {
         double g = attitude.forward() != 0 ? attitude.forward() : attitude.load();
         boolean judged =
                 a.cases().stream().anyMatch(c -> c.condition().attitude().name().equals(attitude.name()) && c.judged());
-        return attitude.name() + " " + UnitSystem.figure(g, 2) + " g" + (judged ? "" : ", told");
+        return attitude.name() + " " + UnitSystem.figure(g, 2) + " g" + (judged ? "" : ", info only");
     }
 
     private boolean chosen(CaseAnswer c, PumpSet usual) {
         boolean pumps = choice.pumps
-                .map(p -> c.pumps().label().equals(p))
+                .map(p -> p.same(c.pumps()))
                 .orElseGet(() -> c.judged() || !c.setting().asked() && c.pumps().running() == usual.running());
         return pumps
                 && choice.fouled.map(f -> f == c.condition().engine().fouled()).orElse(true);

@@ -53,30 +53,35 @@ final class ConditionsBar extends RowBox {
     private final Map<String, ToggleButton> positions = new HashMap<>();
     private final Map<String, ToggleButton> switches = new HashMap<>();
     private final QuantityField<Double> pitch = angle("pitch", "Pitch, nose up, degrees");
-    private final QuantityField<Double> bank =
-            angle("bank", "Tilt, right side down as the fuel feels it in a slip, degrees");
-    private final QuantityField<Double> temperature = new QuantityField<>(
-            "fuel-temperature",
-            "Fuel temperature",
-            text -> {
-                double kelvin = Quantity.parse(text, Unit.CELSIUS).si();
-                if (kelvin < 220 || kelvin > 350) {
-                    throw new IllegalArgumentException("Fuel lies between \u221253 and 77 \u00b0C here.");
-                }
-                return kelvin;
-            },
-            k -> UnitSystem.figure(Unit.CELSIUS.fromSi(k), 0) + " \u00b0C");
+    private final QuantityField<Double> bank = angle("bank", "Fuel tilt in a slip, degrees, right wing low");
+    private final QuantityField<Double> temperature;
     private final Map<Power, ToggleButton> powers = new java.util.EnumMap<>(Power.class);
-    private final ToggleButton fouled = toggle("Fouled", "filters-fouled");
+    private final ToggleButton fouled = toggle("Dirty", "filters-fouled");
     private final Rotate tilt = new Rotate();
     private final Label failed = Ui.wrapped("", "bold");
     private final VBox fault = new ColumnBox(
-            3, Ui.label("Fault", "soft"), failed, Ui.button("Clear", "fault-clear", this::clearFault, "chip"));
+            3,
+            Ui.label("Failure set", "soft"),
+            failed,
+            Ui.button("Clear failure", "fault-clear", this::clearFault, "chip"));
     private Object structure = "";
 
     ConditionsBar(Session session) {
         attitude.setId("conditions-attitude");
         this.session = session;
+        temperature = new QuantityField<>(
+                "fuel-temperature",
+                "Fuel temperature",
+                text -> {
+                    double kelvin = Quantity.parse(text, session.units().get().thermometer())
+                            .si();
+                    if (kelvin < 220 || kelvin > 350) {
+                        throw new IllegalArgumentException(
+                                "Fuel temperature: \u221263 to 170 \u00b0F (\u221253 to 77 \u00b0C).");
+                    }
+                    return kelvin;
+                },
+                k -> session.units().get().warmth(k));
         getStyleClass().add("conditions");
         setPrefHeight(84);
         setMinHeight(84);
@@ -114,7 +119,7 @@ final class ConditionsBar extends RowBox {
                 text -> {
                     double rad = Quantity.parse(text, Unit.DEGREE).si();
                     if (Math.abs(rad) > Handling.MOST) {
-                        throw new IllegalArgumentException("Pitch and bank lie within 60\u00b0.");
+                        throw new IllegalArgumentException("Pitch and tilt: within \u00b160\u00b0.");
                     }
                     return rad;
                 },
@@ -231,9 +236,8 @@ final class ConditionsBar extends RowBox {
                 Ui.label("Engine and fuel", "soft"),
                 engine(project),
                 () -> session.condition().engine().power().label() + ", "
-                        + UnitSystem.figure(
-                                Unit.CELSIUS.fromSi(session.condition().fuelKelvin()), 0) + " \u00b0C"
-                        + (session.condition().engine().fouled() ? ", fouled" : ""));
+                        + session.units().get().warmth(session.condition().fuelKelvin())
+                        + (session.condition().engine().fouled() ? ", dirty" : ""));
     }
 
     /** Power, filters and fuel temperature. */
@@ -250,7 +254,7 @@ final class ConditionsBar extends RowBox {
             powers.getChildren().add(button);
         }
         fouled.setOnAction(e -> session.look(session.condition().withFouled(fouled.isSelected())));
-        fouled.setAccessibleText("Filters fouled");
+        fouled.setAccessibleText("Filters dirty");
         fouled.getStyleClass().setAll("toggle-button", "tiny");
         fouled.setMaxWidth(Double.MAX_VALUE);
         VBox rest = new ColumnBox(4, temperature);
@@ -281,9 +285,8 @@ final class ConditionsBar extends RowBox {
         fields.getColumnConstraints().add(new javafx.scene.layout.ColumnConstraints(32));
         fields.addRow(0, Ui.label("Pitch", "soft"), pitch, steps("pitch", 1, 0));
         Label banked = Ui.label("Tilt", "soft");
-        banked.setTooltip(
-                new javafx.scene.control.Tooltip("Tilt as the fuel feels it: a slip, a skid, a wing-low parking place."
-                        + "\nA coordinated turn makes fuel heavier and does not tilt it."));
+        banked.setTooltip(new javafx.scene.control.Tooltip(
+                "Fuel tilt in a slip, a skid or parked wing-low." + "\nZero in a coordinated turn at any bank angle."));
         fields.addRow(1, banked, bank, steps("bank", 0, 1));
         Group plane = Silhouette.side();
         tilt.setPivotX(Silhouette.WIDTH / 2);

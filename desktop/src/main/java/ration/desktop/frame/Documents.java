@@ -42,15 +42,15 @@ final class Documents {
             return;
         }
         messages.ask(
-                session.project().name() + " has changes that are not saved.",
-                new MessageBar.Choice("Save first", "leave-save", () -> {
+                session.project().name() + " has unsaved changes.",
+                new MessageBar.Choice("Save", "leave-save", () -> {
                     save();
                     if (!session.changed().get()) {
                         then.run();
                     }
                 }),
                 new MessageBar.Choice("Discard changes", "leave-discard", then),
-                new MessageBar.Choice("Stay", "leave-stay", () -> {}));
+                new MessageBar.Choice("Cancel", "leave-stay", () -> {}));
     }
 
     /**
@@ -68,13 +68,12 @@ final class Documents {
             field.commit();
             if (field.dirty()) {
                 messages.ask(
-                        "\u201c" + field.getText() + "\u201d in " + field.getAccessibleText() + " cannot be taken as it"
-                                + " stands.",
-                        new MessageBar.Choice("Drop it", "drop-text", () -> {
+                        "\u201c" + field.getText() + "\u201d is not a valid " + field.getAccessibleText() + ".",
+                        new MessageBar.Choice("Discard entry", "drop-text", () -> {
                             field.giveUp();
                             then.run();
                         }),
-                        new MessageBar.Choice("Go on writing", "keep-text", field::requestFocus));
+                        new MessageBar.Choice("Keep editing", "keep-text", field::requestFocus));
                 return;
             }
         } else if (owner instanceof TextInputControl text
@@ -82,8 +81,8 @@ final class Documents {
                 && !was.equals(text.getText())) {
             messages.ask(
                     "\u201c" + text.getText() + "\u201d in " + text.getAccessibleText() + " is not entered yet.",
-                    new MessageBar.Choice("Drop it", "drop-text", then),
-                    new MessageBar.Choice("Go on writing", "keep-text", text::requestFocus));
+                    new MessageBar.Choice("Discard entry", "drop-text", then),
+                    new MessageBar.Choice("Keep editing", "keep-text", text::requestFocus));
             return;
         } else if (owner instanceof TextInputControl) {
             rest.requestFocus();
@@ -153,16 +152,16 @@ final class Documents {
         left.damaged()
                 .forEach(d -> messages.ask(
                         "A copy of unsaved work cannot be read: " + d.why() + " It is kept as " + d.copy() + ".",
-                        new MessageBar.Choice("Keep it", "damaged-keep", () -> {}),
-                        new MessageBar.Choice("Discard it", "damaged-discard", () -> session.home()
+                        new MessageBar.Choice("Keep", "damaged-keep", () -> {}),
+                        new MessageBar.Choice("Discard", "damaged-discard", () -> session.home()
                                 .discard(d.copy()))));
         left.sound()
                 .forEach(w -> messages.ask(
                         "Unsaved work on " + w.project().name() + " from an earlier session was found"
                                 + w.file().map(f -> ", of " + f.getFileName()).orElse("") + ".",
-                        new MessageBar.Choice("Bring it back", "recover", () -> leave(() -> session.resume(w))),
+                        new MessageBar.Choice("Recover", "recover", () -> leave(() -> session.resume(w))),
                         new MessageBar.Choice("Later", "recover-later", () -> {}),
-                        new MessageBar.Choice("Discard it", "recover-discard", () -> session.home()
+                        new MessageBar.Choice("Discard", "recover-discard", () -> session.home()
                                 .discard(w.copy()))));
     }
 }

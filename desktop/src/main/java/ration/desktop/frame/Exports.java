@@ -62,7 +62,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         dialogs.toOpen(FileDialogs.Kind.TABLE).ifPresent(path -> {
             try {
                 if (Files.size(path) > MOST_BYTES) {
-                    session.trouble(path.getFileName() + " is larger than any runs sheet and was not read.");
+                    session.trouble(path.getFileName() + " is too large for a line sheet. Not read.");
                     return;
                 }
                 text.accept(Files.readString(path));
@@ -121,7 +121,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         Assessment a = assessment();
         if (a.programme().tests().stream()
                 .allMatch(p -> p.counts() || !p.wanted().asked())) {
-            session.say("No test is still to run, so there is no card to print.");
+            session.say("All tests are done: no cards to print.");
             return;
         }
         write(named("cards"), FileDialogs.Kind.PDF, now -> ration.export.TestCards.of(a, now.units()));
@@ -314,8 +314,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         session.shown()
                 .get()
                 .look()
-                .ifPresentOrElse(
-                        then, () -> session.say("Nothing is computed yet, so there is nothing" + " to write."));
+                .ifPresentOrElse(then, () -> session.say("Nothing is computed yet: nothing to write."));
     }
 
     private String label(CaseAnswer l) {

@@ -187,7 +187,7 @@ final class LedgerBar extends RowBox {
             Ui.verdict(verdict, entry.verdict());
             figure.show(entry.figure(), entry.because());
             figure.setFocusTraversable(false);
-            was.setText(before.equals(entry.figure()) ? "" : "was " + before);
+            was.setText(before.equals(entry.figure()) ? "" : "previously " + before);
             bar.show(entry.ratio(), entry.verdict());
             detail.setText(entry.detail());
             whole.setText(entry.detail());

@@ -7,18 +7,18 @@ import ration.check.Finding;
 
 /** The pages of this version, in the order of the job. */
 public enum Page {
-    BRIEF("Brief"),
+    BRIEF("Aircraft"),
     LAYOUT("Layout", Topic.LAYOUT, Topic.ELECTRICAL),
-    RUNS("Runs", Topic.RUNS),
+    RUNS("Lines", Topic.RUNS),
     FLOW("Flow", Topic.FLOW),
     TANKS("Tanks", Topic.TANKS),
     VAPOR("Vapor", Topic.VAPOR),
-    AIR("Air & water", Topic.AIR),
-    FAULTS("Faults"),
+    AIR("Vents & drains", Topic.AIR),
+    FAULTS("Failures"),
     FLIGHT("Flight"),
     HANGAR("Hangar tests", Topic.HANGAR),
-    FIND("Find"),
-    UPKEEP("Upkeep"),
+    FIND("Troubleshoot"),
+    UPKEEP("Maintenance"),
     SIGN_OFF("Sign-off", Topic.values());
 
     private final String label;

@@ -108,12 +108,12 @@ final class TitleCell extends Button {
                 .addAll(
                         item("New", "menu-new", "Ctrl+N", documents::startNew),
                         item("Open\u2026", "menu-open", "Ctrl+O", documents::askOpen),
-                        item("Open the demo", "menu-demo", null, () -> documents.openDemo(ProjectFile.DEMO)));
+                        item("Open the example", "menu-demo", null, () -> documents.openDemo(ProjectFile.DEMO)));
         for (String demo : ProjectFile.demos().subList(1, ProjectFile.demos().size())) {
             menu.getItems()
-                    .add(item("Open the demo " + demo, "menu-demo-" + demo, null, () -> documents.openDemo(demo)));
+                    .add(item("Open the example " + demo, "menu-demo-" + demo, null, () -> documents.openDemo(demo)));
         }
-        Menu systems = new Menu("Whole systems");
+        Menu systems = new Menu("Example systems");
         systems.setId("menu-systems");
         ProjectFile.systems().forEach(s -> systems.getItems()
                 .add(item(

@@ -101,11 +101,11 @@ final class WhyCard extends StackPane {
             for (Why.Given g : why.given()) {
                 given.addRow(n++, Ui.label(g.what()), Ui.label(g.shown(), "bold"), Ui.label(g.by(), "soft"));
             }
-            body.getChildren().addAll(Ui.label("Put in", "group-title"), given);
+            body.getChildren().addAll(Ui.label("Inputs", "group-title"), given);
         }
         body.getChildren().add(Ui.wrapped(why.source(), "soft"));
         if (!why.from().isEmpty()) {
-            body.getChildren().addAll(Ui.rule(), Ui.label("Made of", "group-title"));
+            body.getChildren().addAll(Ui.rule(), Ui.label("Computed from", "group-title"));
             int n = 0;
             for (Why part : why.from()) {
                 body.getChildren().add(part(part, n++, units));

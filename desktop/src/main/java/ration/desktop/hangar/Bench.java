@@ -71,15 +71,15 @@ record Bench(String picked, String open) {
     static String sum(Assessment a, Project p) {
         Programme programme = a.programme();
         if (programme.tests().isEmpty()) {
-            return a.blocked() ? "nothing can be predicted before the layout is mended" : "";
+            return a.blocked() ? "fix the layout first: nothing can be predicted" : "";
         }
         long stale = p.tests().stream()
                 .map(t -> Standing.of(t, p.asBuilt()).state())
                 .filter(s -> s == Standing.State.STALE)
                 .count();
         long broken = p.tests().stream().filter(t -> !t.progress().done()).count();
-        return programme.counting() + " of " + programme.asked() + " count" + (stale > 0 ? ", " + stale + " stale" : "")
-                + (broken > 0 ? ", " + broken + " interrupted" : "");
+        return programme.counting() + " of " + programme.asked() + " valid"
+                + (stale > 0 ? ", " + stale + " outdated" : "") + (broken > 0 ? ", " + broken + " in progress" : "");
     }
 
     /** An id that no record has. */
@@ -151,7 +151,7 @@ record Bench(String picked, String open) {
         int digits = u == UnitSystem.US ? 2 : 0;
         return f.name() + ": " + UnitSystem.figure(Math.abs(length.fromSi(f.is())), digits) + " \u00b1 "
                 + UnitSystem.figure(length.fromSi(f.scatter()), digits) + " " + length.symbol()
-                + (f.is() < 0 ? " lower" : " higher") + " than laid out";
+                + (f.is() < 0 ? " lower" : " higher") + " than in the layout";
     }
 
     private static String fine(UnitSystem u, double pascal) {

@@ -77,7 +77,7 @@ final class BesidePane extends ColumnBox {
                     .addAll(
                             Ui.rule(),
                             Ui.label(
-                                    picked.isPresent() ? "On record" : "On record, of what is no longer laid out",
+                                    picked.isPresent() ? "On record" : "On record, items no longer in the layout",
                                     "group-title"));
             mine.forEach(t -> getChildren()
                     .add(record(t, words.record(t), test.filter(t::equals).isPresent())));
@@ -95,7 +95,7 @@ final class BesidePane extends ColumnBox {
         getChildren()
                 .addAll(
                         Ui.rule(),
-                        Ui.label("What it closes", "group-title"),
+                        Ui.label("Requirement verified", "group-title"),
                         Ui.wrapped(words.asks(p)),
                         Ui.wrapped(words.source(p), "soft"));
         Label now = Ui.wrapped(words.now(p), p.verdict() == Verdict.FAILS ? "wrong-text" : "plain-text");
@@ -116,7 +116,7 @@ final class BesidePane extends ColumnBox {
                                 Ui.label("Runs", "group-title"),
                                 Ui.spring(),
                                 Ui.label(
-                                        BesideWords.smallest((Work.Sheet) t.work()) ? "the smallest counts" : "",
+                                        BesideWords.smallest((Work.Sheet) t.work()) ? "lowest is the result" : "",
                                         "soft")));
         for (BesideWords.Run r : runs) {
             NotchBar bar = new NotchBar(24, 7);
@@ -138,7 +138,7 @@ final class BesidePane extends ColumnBox {
             getChildren().add(line);
         }
         if (BesideWords.fits(t)) {
-            getChildren().add(Ui.button("Fit a part to this\u2026", "test-fit", () -> fit.accept(t), "chip"));
+            getChildren().add(Ui.button("Fit a loss to this result\u2026", "test-fit", () -> fit.accept(t), "chip"));
         }
     }
 
@@ -165,7 +165,7 @@ final class BesidePane extends ColumnBox {
         if (t.work().kind() == TestKind.RUN_LOG && state == Attachments.State.AS_RECORDED) {
             row.getChildren()
                     .add(Ui.button(
-                            "Over Vapor",
+                            "Overlay on Vapor",
                             "lay-over-" + t.id(),
                             () -> over.accept(document.resolveSibling(p.file())),
                             "chip"));

@@ -99,7 +99,7 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
     }
 
     String source(Programme.Proof p) {
-        return p.wanted().source() + (p.wanted().asked() ? "" : ". Advised, not asked for.");
+        return p.wanted().source() + (p.wanted().asked() ? "" : ". Recommended, not required.");
     }
 
     String now(Programme.Proof p) {
@@ -124,10 +124,10 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
                         .orElse("")
                 : TankFound.brief(t, units);
         String state = !t.progress().done()
-                ? "interrupted at step " + (t.progress().step() + 1)
+                ? "in progress, step " + (t.progress().step() + 1)
                 : standing.counts()
-                        ? "counts"
-                        : (standing.state() == Standing.State.STALE ? "no longer counts: " : "") + standing.words();
+                        ? "valid"
+                        : (standing.state() == Standing.State.STALE ? "no longer valid: " : "") + standing.words();
         return new Record(
                 Named.of(project.system(), t),
                 result,

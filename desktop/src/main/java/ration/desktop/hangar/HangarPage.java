@@ -93,7 +93,7 @@ public final class HangarPage extends LivePage {
                 title,
                 sum,
                 Ui.spring(),
-                Ui.button("Cards to print\u2026", "tests-cards", files::testCards, "chip"),
+                Ui.button("Print test cards\u2026", "tests-cards", files::testCards, "chip"),
                 Ui.button("Read CSV\u2026", "tests-read", () -> this.files.readTable(this::read), "chip"),
                 Ui.button(
                         "Write CSV\u2026",
@@ -210,7 +210,7 @@ public final class HangarPage extends LivePage {
     private void attach(HangarTest t) {
         Path document = session.file().get();
         if (document == null) {
-            session.say("Save the document first: what belongs to a record stands beside it, in the same folder.");
+            session.say("Save the document first: attachments are stored in its folder.");
             return;
         }
         // a film takes seconds: behind the window
@@ -239,7 +239,7 @@ public final class HangarPage extends LivePage {
     private void offer(List<Fit> fits) {
         Node under = lookup("#test-fit");
         if (fits.isEmpty() || under == null) {
-            session.say("No loss of one part and no height of the tank explains it: look at the can and the clock.");
+            session.say("No single loss or tank height explains this result. Check the can and the timing.");
             return;
         }
         javafx.scene.control.ContextMenu menu = new javafx.scene.control.ContextMenu();
@@ -260,7 +260,7 @@ public final class HangarPage extends LivePage {
             session.apply(Edit.of(
                     "Read tests from a table",
                     p -> p.withTests(TestsCsv.into(p.tests(), read).all())));
-            session.done(into.words() + (into.added() > 0 ? " Ctrl+Z takes them back." : ""));
+            session.done(into.words() + (into.added() > 0 ? " Ctrl+Z undoes this." : ""));
         } catch (IllegalArgumentException e) {
             session.say(e.getMessage() + " Nothing was changed.");
         }

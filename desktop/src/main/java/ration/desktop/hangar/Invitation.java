@@ -8,7 +8,7 @@ import ration.quantity.UnitSystem;
 record Invitation(Programme.Proof proof, UnitSystem units) {
 
     String where() {
-        return proof.wanted().kind().group().label() + ", closes "
+        return proof.wanted().kind().group().label() + ", verifies "
                 + proof.wanted().kind().closes().toLowerCase(Locale.ROOT);
     }
 
@@ -37,6 +37,6 @@ record Invitation(Programme.Proof proof, UnitSystem units) {
     }
 
     String button() {
-        return proof.record().isPresent() ? "Begin again" : "Begin";
+        return proof.record().isPresent() ? "Repeat test" : "Start test";
     }
 }

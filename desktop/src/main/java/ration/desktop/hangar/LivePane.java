@@ -75,7 +75,7 @@ final class LivePane extends ColumnBox {
                 }
                 listen(Source.port(n));
             } catch (NumberFormatException x) {
-                say.accept("A port of this machine is a number from 1 to 65535.");
+                say.accept("Enter a port number, 1 to 65535.");
             }
         });
         HBox chips = new RowBox(
@@ -88,8 +88,8 @@ final class LivePane extends ColumnBox {
                         () -> standIn.get()
                                 .ifPresentOrElse(
                                         this::listen,
-                                        () -> say.accept("Open a test first, and enter what it is done at: the stand-in"
-                                                + " plays that.")),
+                                        () -> say.accept("Start a test and enter its conditions first: the simulator"
+                                                + " uses them.")),
                         "chip"),
                 Ui.button("Stop", "live-stop", this::stop, "chip"));
         chips.setAlignment(Pos.CENTER_LEFT);
@@ -183,7 +183,7 @@ final class LivePane extends ColumnBox {
                                                     m.scatter() + c.unit().toSi(0))
                                     : "");
             if (!taker.take(c.unit().dimension(), figure(c.unit(), m.mean()), by)) {
-                trouble.setText("The step in hand takes nothing of this kind.");
+                trouble.setText("This step does not use that reading.");
             }
         });
     }

@@ -38,7 +38,7 @@ final class ProgrammeList extends ColumnBox {
                 .findFirst();
         getChildren().clear();
         if (programme.tests().isEmpty()) {
-            getChildren().add(Ui.wrapped("Lay out a tank first, on the Layout page.", "soft"));
+            getChildren().add(Ui.wrapped("Add a tank first, on Layout.", "soft"));
             return;
         }
         getChildren().add(head());

@@ -73,12 +73,12 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
         boolean over = over(p);
         String state = open && !running.isEmpty()
                 ? running
-                : over ? "look again, over" : next && p.record().isEmpty() ? "next" : state(p);
+                : over ? "recheck overdue" : next && p.record().isEmpty() ? "next" : state(p);
         return new Row(
                 p,
                 id(p),
                 group,
-                brief(p.wanted().name()),
+                p.wanted().brief(),
                 state,
                 stale || over || p.counts() && p.verdict() == Verdict.FAILS,
                 next || open,
@@ -87,8 +87,8 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
                 String.join(
                         ", ",
                         p.wanted().name(),
-                        p.state() + (over ? ", to be looked at again by now" : ""),
-                        "closes " + p.wanted().kind().closes()));
+                        p.state() + (over ? ", recheck overdue" : ""),
+                        "verifies " + p.wanted().kind().closes()));
     }
 
     private static String id(Programme.Proof p) {
@@ -100,7 +100,7 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
                         .replaceAll("-$", "");
     }
 
-    /** Whether a piece was to be looked at again by now. */
+    /** Whether a piece was recheck overdue. */
     private boolean over(Programme.Proof p) {
         return p.counts()
                 && p.record()
@@ -110,15 +110,6 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
                         .flatMap(Work.Sheet::again)
                         .filter(d -> d.compareTo(today.toString()) <= 0)
                         .isPresent();
-    }
-
-    /** The group and its column say the rest. */
-    private static String brief(String name) {
-        return name.replace("Drain test", "Drain")
-                .replace(" of ", ", ")
-                .replace("Tank under pressure", "Pressure")
-                .replaceAll(" tank$", "")
-                .replace("Dead-head pressure", "Dead-head");
     }
 
     /** Short enough for its column: of a test that counts the day without its year, and the verdict. */

@@ -119,7 +119,7 @@ final class SheetEntry {
         }
         int done = sheet.rows().size();
         runner.next(
-                done == 0 ? "Record it" : "Record run " + (done + 1),
+                done == 0 ? "Record run" : "Record run " + (done + 1),
                 () -> runner.tried(() -> {
                     Map<String, Measured> read = read(asks, fields);
                     UnaryOperator<HangarTest> fed = runner.fed();
@@ -131,7 +131,7 @@ final class SheetEntry {
         if (done > 0) {
             runner.buttons()
                     .getChildren()
-                    .add(1, Ui.button("That was the last", "sheet-last", () -> runner.advance(t), "big-button"));
+                    .add(1, Ui.button("No more runs", "sheet-last", () -> runner.advance(t), "big-button"));
             runner.buttons()
                     .getChildren()
                     .add(
@@ -180,7 +180,8 @@ final class SheetEntry {
         Grade good = sheet.form().grades().get(0);
         List<String> open = SheetReadings.open(sheet, pieces);
         runner.next(
-                open.isEmpty() ? "All looked at" : "Go on, " + open.size() + " not looked at", () -> runner.advance(t));
+                open.isEmpty() ? "All inspected" : "Continue, " + open.size() + " not inspected",
+                () -> runner.advance(t));
         if (!open.isEmpty() && pieces.size() > 1) {
             runner.buttons()
                     .getChildren()
@@ -189,7 +190,7 @@ final class SheetEntry {
                             Ui.button(
                                     open.size() == pieces.size() ? "All " + good.word() : "The rest " + good.word(),
                                     "sheet-rest",
-                                    () -> runner.put("Look at the rest", t, SheetReadings.all(open, good)),
+                                    () -> runner.put("Inspect the rest", t, SheetReadings.all(open, good)),
                                     "big-button"));
         }
     }
@@ -201,7 +202,7 @@ final class SheetEntry {
                 Ui.label(name, "bold"),
                 Ui.label(
                         runner.head(id)
-                                .map(h -> runner.units().text(h, Dimension.LENGTH) + " of fuel over it")
+                                .map(h -> runner.units().text(h, Dimension.LENGTH) + " of fuel above it")
                                 .orElse(""),
                         "soft"));
         ToggleGroup group = new ToggleGroup();
@@ -215,7 +216,7 @@ final class SheetEntry {
             b.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
             b.setToggleGroup(group);
             b.setSelected(seen.flatMap(Work.Row::grade).filter(g::equals).isPresent());
-            b.setOnAction(e -> runner.put("Look at " + name, t, SheetReadings.all(List.of(id), g)));
+            b.setOnAction(e -> runner.put("Inspect " + name, t, SheetReadings.all(List.of(id), g)));
             grades.getChildren().add(b);
         }
         if (seen.flatMap(Work.Row::grade).filter(g -> g == Grade.SMEAR).isPresent()) {
@@ -228,12 +229,12 @@ final class SheetEntry {
     private TextField again(HangarTest t, Work.Row row, String name) {
         TextField field = new TextField(row.again());
         field.setId("again-" + row.of().replace('.', '-'));
-        field.setPromptText("again on");
-        field.setAccessibleText("Day on which " + name + " is looked at again, yyyy-mm-dd");
+        field.setPromptText("recheck by");
+        field.setAccessibleText("Recheck date of " + name + ", yyyy-mm-dd");
         field.setPrefWidth(92);
         Runnable take = () -> {
             if (!field.getText().equals(row.again())) {
-                runner.tried(() -> runner.put("Look again at " + name, t, SheetReadings.again(row, field.getText())));
+                runner.tried(() -> runner.put("Recheck " + name, t, SheetReadings.again(row, field.getText())));
             }
         };
         field.setOnAction(e -> take.run());

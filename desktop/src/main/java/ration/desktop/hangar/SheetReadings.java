@@ -116,7 +116,7 @@ record SheetReadings(UnitSystem units) {
             String on = LocalDate.parse(day.strip()).toString();
             return on(now -> now.seen(new Work.Row(row.of(), row.figures(), row.grade(), on)));
         } catch (DateTimeParseException e) {
-            throw new IllegalArgumentException("A day such as 2026-12-05 is expected.", e);
+            throw new IllegalArgumentException("Enter a date, e.g. 2026-12-05.", e);
         }
     }
 }

@@ -64,9 +64,7 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
     }
 
     String title() {
-        return orphan()
-                ? "What this test was done on is no longer laid out"
-                : done() ? "What was found" : step().title();
+        return orphan() ? "The tested item is no longer in the layout" : done() ? "Result" : step().title();
     }
 
     String words() {
@@ -89,7 +87,7 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
             return "Simulated data: not evidence. ";
         }
         Standing standing = Standing.of(test, project.asBuilt());
-        return !done() || standing.counts() ? "" : "No longer counts: " + standing.words() + ". When it was done: ";
+        return !done() || standing.counts() ? "" : "No longer valid: " + standing.words() + ". At the time: ";
     }
 
     /** The figure of a test with a form, where it fits large. */
@@ -104,7 +102,7 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
     String found() {
         return outcome()
                 .map(o -> countsNot() + o.words().in(units))
-                .orElse("The layout does not ask for this test any more. The record is kept.");
+                .orElse("This layout no longer requires this test. Record kept.");
     }
 
     /** What the model says a test with a form would read, and what is asked, as soon as its condition is known. */
@@ -153,7 +151,7 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
                                 .orElse("not read")));
             }
         } else if (test.work() instanceof Work.TopOff top) {
-            all.add(new Line("In it before", top.before().quantity().shown()));
+            all.add(new Line("In tank before", top.before().quantity().shown()));
             top.metered()
                     .ifPresent(m -> all.add(new Line("Metered", m.quantity().shown())));
         } else if (test.work() instanceof Work.Sheet sheet) {
@@ -163,7 +161,7 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
                 .beside()
                 .photos()
                 .forEach(p -> all.add(new Line(
-                        "Beside it",
+                        "Attached",
                         p.file() + ", "
                                 + p.sha256()
                                         .substring(
@@ -172,7 +170,7 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
         if (test.by().beside().standIn()) {
             all.add(new Line("Fed by", "the simulator: not evidence"));
         }
-        all.add(new Line("By", by()));
+        all.add(new Line("Tested by", by()));
         return all;
     }
 
@@ -183,14 +181,14 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
                     "Trial " + (i + 1),
                     trial.poured().quantity().shown() + " poured"
                             + trial.back()
-                                    .map(b -> ", " + b.quantity().shown() + " back, "
+                                    .map(b -> ", " + b.quantity().shown() + " drained, "
                                             + units.fineVolume(trial.poured().si() - b.si()) + " stays")
                                     .orElse("")));
         }
         if (!d.position().isEmpty()) {
             all.add(new Line(
                     "Selector",
-                    d.position() + ", pitch " + d.pitch().quantity().shown() + ", bank "
+                    d.position() + ", pitch " + d.pitch().quantity().shown() + ", tilt "
                             + d.tilt().quantity().shown()));
         }
     }

@@ -80,7 +80,8 @@ final class TankEntry {
         amount.setPromptText(usual.isEmpty() ? volume() : usual + "?");
         runner.entry().getChildren().add(labelled("Poured", amount));
         runner.next(
-                "Poured", () -> runner.tried(() -> runner.advance(t, readings().poured(amount.getText()))));
+                "Record amount",
+                () -> runner.tried(() -> runner.advance(t, readings().poured(amount.getText()))));
     }
 
     private static HBox labelled(String text, TextField field) {
@@ -112,8 +113,8 @@ final class TankEntry {
         TextField pitch = runner.field("test-pitch", "Pitch, nose up", TankReadings.entered(d.pitch()), false);
         TextField tilt = runner.field("test-tilt", "Roll, right wing low", TankReadings.entered(d.tilt()), false);
         tilt.setPromptText("0\u00b0 if level");
-        grid.addRow(0, Ui.label("Forward mark over the floor"), front);
-        grid.addRow(1, Ui.label("Rear mark over the floor"), rear);
+        grid.addRow(0, Ui.label("Forward mark above the floor"), front);
+        grid.addRow(1, Ui.label("Rear mark above the floor"), rear);
         grid.addRow(2, Ui.label("Between the marks"), apart);
         grid.addRow(3, Ui.label("or pitch, by a level"), pitch);
         grid.addRow(4, Ui.label("Roll"), tilt);
@@ -130,8 +131,8 @@ final class TankEntry {
         work.run();
         runner.assessment()
                 .tank(t.subject())
-                .ifPresent(a -> runner.under("Most is predicted to stay at "
-                        + a.predicted().attitude().label() + "."));
+                .ifPresent(a -> runner.under(
+                        "Worst predicted attitude: " + a.predicted().attitude().label() + "."));
         runner.next(
                 "Set",
                 () -> runner.tried(() -> runner.advance(
@@ -147,7 +148,7 @@ final class TankEntry {
         Work.Drain d = (Work.Drain) t.work();
         if (runner.system().selectors().isEmpty()) {
             warn(tank, Passing.untrusted(Map.of(), Set.of()), "With the line open");
-            runner.next("Open", () -> runner.advance(t));
+            runner.next("Confirm line open", () -> runner.advance(t));
             return;
         }
         Selector selector = runner.system().selectors().get(0);
@@ -175,7 +176,7 @@ final class TankEntry {
         }
         runner.entry().getChildren().setAll(row);
         runner.next(
-                "Selected",
+                "Confirm selector",
                 () -> runner.tried(() -> {
                     Optional<String> at = Optional.ofNullable((ToggleButton) group.getSelectedToggle())
                             .map(ToggleButton::getText);
@@ -203,7 +204,7 @@ final class TankEntry {
                         t, x -> x.with(new HangarTest.Progress(x.progress().step(), timed, false)));
             } else {
                 runner.clock().play();
-                button.setText("It sputters");
+                button.setText("Stream broke: stop timer");
             }
         });
     }
@@ -213,14 +214,15 @@ final class TankEntry {
         Work.Trial last = d.trials().get(d.trials().size() - 1);
         TextField amount = runner.field(
                 "test-drained",
-                "Amount that came back, " + volume(),
+                "Amount drained, " + volume(),
                 last.back().map(b -> b.quantity().shown()).orElse(""),
                 true);
         runner.entry()
                 .getChildren()
-                .add(labelled("Came back, of " + last.poured().quantity().shown(), amount));
+                .add(labelled("Drained, of " + last.poured().quantity().shown(), amount));
         runner.next(
-                "Entered", () -> runner.tried(() -> runner.advance(t, readings().cameBack(amount.getText(), last))));
+                "Record amount",
+                () -> runner.tried(() -> runner.advance(t, readings().cameBack(amount.getText(), last))));
     }
 
     private void parked(HangarTest t) {
@@ -251,29 +253,32 @@ final class TankEntry {
         runner.entry()
                 .getChildren()
                 .add(labelled(
-                        "With " + runner.units().fineVolume(f.total(f.points().size())) + " in, it stands at", height));
+                        "With " + runner.units().fineVolume(f.total(f.points().size())) + " in, the gauge height is",
+                        height));
         runner.next(
-                "Marked", () -> runner.tried(() -> runner.advance(t, readings().gauge(height.getText(), last))));
+                "Record mark",
+                () -> runner.tried(() -> runner.advance(t, readings().gauge(height.getText(), last))));
     }
 
     private void before(HangarTest t) {
         Work.TopOff top = (Work.TopOff) t.work();
         TextField amount = runner.field(
                 "test-before",
-                "In the tank before, " + volume(),
+                "In tank before, " + volume(),
                 top.before().by().isEmpty() ? "" : top.before().quantity().shown(),
                 true);
         amount.setPromptText("0 if dry");
         runner.entry().getChildren().add(labelled("In the tank", amount));
         runner.next(
-                "Go on", () -> runner.tried(() -> runner.advance(t, readings().before(amount.getText()))));
+                "Record amount",
+                () -> runner.tried(() -> runner.advance(t, readings().before(amount.getText()))));
     }
 
     private void metered(HangarTest t) {
         Work.TopOff top = (Work.TopOff) t.work();
         runner.assessment()
                 .tank(t.subject())
-                .ifPresent(a -> runner.under("Expected by what is known now: "
+                .ifPresent(a -> runner.under("Expected: "
                         + runner.units()
                                 .fineVolume(Math.max(0, a.full() - top.before().si())) + "."));
         TextField amount = runner.field(
@@ -283,7 +288,8 @@ final class TankEntry {
                 true);
         runner.entry().getChildren().add(labelled("Metered", amount));
         runner.next(
-                "Full", () -> runner.tried(() -> runner.advance(t, readings().metered(amount.getText()))));
+                "Record full",
+                () -> runner.tried(() -> runner.advance(t, readings().metered(amount.getText()))));
     }
 
     private void finish(HangarTest t) {

@@ -43,8 +43,8 @@ record TankFound(String big, String under) {
                 u.fineVolume(stays.getMax()) + " stays",
                 (d.stayed().size() == 1
                                 ? "One trial"
-                                : d.stayed().size() + " trials, mean " + u.fineVolume(stays.getAverage()) + ", scatter "
-                                        + u.fineVolume(stays.getMax() - stays.getMin()) + "; the largest counts")
+                                : d.stayed().size() + " trials, mean " + u.fineVolume(stays.getAverage()) + ", spread "
+                                        + u.fineVolume(stays.getMax() - stays.getMin()) + "; highest is the result")
                         + against
                         + computed.map(a -> ". Placard " + u.fineVolume(a.placard()) + ".")
                                 .orElse("."));
@@ -55,8 +55,8 @@ record TankFound(String big, String under) {
         return new TankFound(
                 u.fineVolume(f.total(f.points().size())) + " in",
                 last.reading()
-                        .map(r -> "Stands at " + r.quantity().shown()
-                                + computed.map(a -> "; by shape it would be "
+                        .map(r -> "Gauge height " + r.quantity().shown()
+                                + computed.map(a -> "; by shape "
                                                 + u.fineVolume(GaugeCurve.of(
                                                                 a.body(),
                                                                 ApparentGravity.ofAttitude(
@@ -68,7 +68,7 @@ record TankFound(String big, String under) {
                                                 + " there")
                                         .orElse("")
                                 + ".")
-                        .orElse("Nothing shows on the gauge yet."));
+                        .orElse("No gauge reading yet."));
     }
 
     private static TankFound topped(Work.TopOff top, Optional<TankAnswer> computed, UnitSystem u) {
@@ -76,7 +76,7 @@ record TankFound(String big, String under) {
         return new TankFound(
                 u.fineVolume(all) + " full",
                 computed.map(a -> a.body().solid().volume())
-                        .map(shape -> "By shape it holds " + u.fineVolume(shape) + "; "
+                        .map(shape -> "Capacity by shape " + u.fineVolume(shape) + "; "
                                 + u.fineVolume(Math.abs(all - shape)) + (all < shape ? " less" : " more") + " went in.")
                         .orElse(""));
     }

@@ -40,7 +40,7 @@ record TankReadings(UnitSystem units) {
     private Measured volumeIn(String text, String by) {
         Quantity q = Quantity.parse(text, volume());
         if (q.si() < 0 || q.si() > MOST_VOLUME) {
-            throw new IllegalArgumentException("A volume from nothing to 500 gal is expected.");
+            throw new IllegalArgumentException("Enter a volume from 0 to 500 gal.");
         }
         return new Measured(q, by);
     }
@@ -61,7 +61,7 @@ record TankReadings(UnitSystem units) {
     UnaryOperator<HangarTest> poured(String text) {
         Measured poured = volumeIn(text, "can");
         if (!(poured.si() > 0)) {
-            throw new IllegalArgumentException("Pour something: the amount must be above zero.");
+            throw new IllegalArgumentException("Enter an amount above 0.");
         }
         return x -> x.with(poured(x.work(), poured));
     }
@@ -109,12 +109,12 @@ record TankReadings(UnitSystem units) {
     /** @param marks whether marks show it, and not a level */
     UnaryOperator<HangarTest> attitude(String pitch, String tilt, boolean marks) {
         if (pitch.isBlank() || tilt.isBlank()) {
-            throw new IllegalArgumentException("Pitch and bank: enter what marks or a level show, 0 if it is level.");
+            throw new IllegalArgumentException("Pitch and tilt: enter what marks or a level show, 0 if level.");
         }
         Quantity p = Quantity.parse(pitch, Unit.DEGREE);
         Quantity b = Quantity.parse(tilt, Unit.DEGREE);
         if (Math.abs(p.si()) > STEEPEST || Math.abs(b.si()) > STEEPEST) {
-            throw new IllegalArgumentException("Pitch and bank lie within 60\u00b0.");
+            throw new IllegalArgumentException("Pitch and tilt: within \u00b160\u00b0.");
         }
         return Recording.work(
                 Work.Drain.class,
@@ -126,18 +126,17 @@ record TankReadings(UnitSystem units) {
         List<Tank> joined = Topology.of(system).joined(tank, state);
         return joined.isEmpty()
                 ? Optional.empty()
-                : Optional.of(when + " a path stays open to "
+                : Optional.of(when + " fuel can cross-feed to "
                         + String.join(" and ", joined.stream().map(Tank::name).toList())
-                        + ": fuel would run over and spoil the count. Close it first.");
+                        + " and spoil the result. Close that path first.");
     }
 
     /** @param state of the handles on that position */
     static UnaryOperator<HangarTest> selected(FuelSystem system, Tank tank, Optional<String> position, Passing state) {
-        String name =
-                position.orElseThrow(() -> new IllegalArgumentException("Choose the position the selector stands at."));
+        String name = position.orElseThrow(() -> new IllegalArgumentException("Choose the selector position."));
         if (!Topology.of(system).joined(tank, state).isEmpty()) {
             throw new IllegalArgumentException(
-                    "On " + name + " another tank feeds too: choose the position of this tank alone.");
+                    "On " + name + " another tank feeds too: choose the position for this tank only.");
         }
         return Recording.work(Work.Drain.class, x -> x.withPosition(name));
     }
@@ -147,9 +146,8 @@ record TankReadings(UnitSystem units) {
         Measured came = volumeIn(text, "can");
         if (came.si() > last.poured().si() * MISREAD) {
             throw new IllegalArgumentException(
-                    "More came back than the " + last.poured().quantity().shown()
-                            + " poured: the tank was not dry, or another fed into it. Look for an open path,"
-                            + " then repeat.");
+                    "More drained than the " + last.poured().quantity().shown()
+                            + " poured: tank not dry, or cross-feed. Find the open path and repeat.");
         }
         return Recording.work(Work.Drain.class, x -> x.withLast(new Work.Trial(last.poured(), Optional.of(came))));
     }
@@ -168,7 +166,7 @@ record TankReadings(UnitSystem units) {
                 ? Optional.empty()
                 : Optional.of(new Measured(Quantity.parse(text, units.unit(Dimension.LENGTH)), "gauge"));
         if (reading.isPresent() && (reading.get().si() < 0 || reading.get().si() > HIGHEST)) {
-            throw new IllegalArgumentException("A height above the foot of the gauge is expected.");
+            throw new IllegalArgumentException("Enter a height above the bottom of the gauge.");
         }
         return Recording.work(Work.Fill.class, x -> x.withLast(new Work.Pour(last.poured(), reading)));
     }

@@ -206,7 +206,7 @@ final class TestRunner extends ColumnBox {
             where.setText("");
             title.setText("No test is open");
             words.setText(
-                    "Pick one on the left. Have a marked can, a level, a helper and an extinguisher" + " at hand.");
+                    "Select one on the left. Have a marked can, a level, a helper and an extinguisher" + " at hand.");
             caution.setVisible(false);
             entry.getChildren().clear();
             buttons.getChildren().clear();
@@ -267,7 +267,7 @@ final class TestRunner extends ColumnBox {
                     .addAll(
                             Ui.button("Close", "test-close", leave),
                             Ui.button(
-                                    "Go on with it",
+                                    "Reopen test",
                                     "test-reopen",
                                     () -> put("Reopen test", t, Recording.finished(false)),
                                     "plain"),
@@ -283,7 +283,7 @@ final class TestRunner extends ColumnBox {
                             () -> put("Step back", t, x -> x.atStep(t.progress().step() - 1)),
                             "plain"));
         }
-        buttons.getChildren().addAll(Ui.button("Stop here, go on later", "test-later", leave, "plain"), discard(t));
+        buttons.getChildren().addAll(Ui.button("Pause test", "test-later", leave, "plain"), discard(t));
     }
 
     private void step(HangarTest t, Procedure.Step step) {
@@ -362,7 +362,7 @@ final class TestRunner extends ColumnBox {
         GridPane grid = new GridPane();
         grid.setHgap(10);
         grid.setVgap(6);
-        TextField who = field("test-who", "Who measures", t.by().who(), false);
+        TextField who = field("test-who", "Tested by", t.by().who(), false);
         TextField with = field("test-instrument", "Measured with", t.by().instrument(), false);
         TextField air = field(
                 "test-ambient",
@@ -370,18 +370,18 @@ final class TestRunner extends ColumnBox {
                 t.by().ambient().map(m -> m.quantity().shown()).orElse(""),
                 false);
         TextField notes = field("test-notes", "Notes", t.by().notes(), false);
-        grid.addRow(0, Ui.label("Who"), who);
+        grid.addRow(0, Ui.label("Tested by"), who);
         grid.addRow(1, Ui.label("Measured with"), with);
         grid.addRow(2, Ui.label("Air temperature"), air);
         grid.addRow(3, Ui.label("Notes"), notes);
         TextField witness = field("test-witness", "Witness", t.by().beside().witness(), false);
         TextField right = field(
                 "test-calibration",
-                "Instrument last found right, and how far off",
+                "Instrument last calibrated, and its error",
                 t.by().beside().calibration(),
                 false);
         grid.addRow(4, Ui.label("Witness"), witness);
-        grid.addRow(5, Ui.label("Found right on, off by"), right);
+        grid.addRow(5, Ui.label("Calibrated on, error"), right);
         entry.getChildren().add(grid);
         next(
                 "Go on",

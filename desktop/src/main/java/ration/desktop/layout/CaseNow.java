@@ -52,13 +52,13 @@ record CaseNow(Assessment a, CaseAnswer look, Regime regime, UnitSystem units) {
         List<Row> rows = new ArrayList<>();
         if (regime == Regime.AS_IT_RUNS) {
             OptionalDouble left = flow().headLeft();
-            rows.add(new Row("Engine takes", units.text(look.need(), Dimension.FLOW)));
+            rows.add(new Row("Engine demand", units.text(look.need(), Dimension.FLOW)));
             rows.add(new Row(
                     "Pressure at the inlet",
                     left.isPresent() ? units.text(left.getAsDouble() * flow().weight(), Dimension.PRESSURE) : "none"));
         }
         rows.add(new Row("Available flow", units.text(look.capacity().inletFlow(), Dimension.FLOW)));
-        rows.add(new Row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW)));
+        rows.add(new Row("Open-line flow", units.text(look.openLine().inletFlow(), Dimension.FLOW)));
         rows.add(new Row("Needed", units.text(look.need() * look.factor(), Dimension.FLOW)));
         rows.add(new Row("Margin", UnitSystem.figure(look.margin(), 2) + "\u00d7"));
         return rows;
@@ -70,8 +70,7 @@ record CaseNow(Assessment a, CaseAnswer look, Regime regime, UnitSystem units) {
         return UnitSystem.figure(look.margin(), 2) + " = "
                 + UnitSystem.figure(flow.fromSi(look.capacity().inletFlow()), 2) + " \u00f7 "
                 + UnitSystem.figure(flow.fromSi(look.need()), 2) + " " + flow.symbol()
-                + "; the first is what arrives with the inlet held at its least pressure, or what the open"
-                + " needle seat lets through.";
+                + ": flow available at minimum inlet pressure (or through the fully open needle seat) \u00f7 demand.";
     }
 
     /** What stands in the way of an answer; empty where nothing does. */
@@ -115,8 +114,8 @@ record CaseNow(Assessment a, CaseAnswer look, Regime regime, UnitSystem units) {
                 units.figure(available.getAsDouble() * weight, as),
                 losses,
                 units.figure(left.getAsDouble() * weight, as),
-                "Losses and what is left add up to the head from the fuel surface to the inlet"
-                        + (pumped ? "; pumps add what stands with a minus" : "")
+                "Losses and remaining head add up to the head from the fuel surface to the inlet"
+                        + (pumped ? "; negative values are added by pumps" : "")
                         + ". Friction: Darcy-Weisbach, Colebrook, "
                         + a.project().brief().choices().friction().label().toLowerCase(Locale.ROOT)
                         + "."));

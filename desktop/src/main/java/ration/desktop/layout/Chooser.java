@@ -79,17 +79,17 @@ final class Chooser extends ColumnBox {
                         () -> chosen.accept(o)))
                 .toList());
         all.addAll(joins);
-        show(
-                question,
-                "Type to find. Enter adds it, its figures marked as estimates. Escape closes.",
-                360,
-                all,
-                closed);
+        show(question, "Type to search. Enter adds it with estimated values. Esc closes.", 360, all, closed);
     }
 
     /** Ports to join. */
     void joins(String question, List<Option> joins, Runnable closed) {
-        show(question, "Type to find. Enter lays a run, its length to be measured. Escape closes.", 360, joins, closed);
+        show(
+                question,
+                "Type to search. Enter adds a line; measure its length later. Escape closes.",
+                360,
+                joins,
+                closed);
     }
 
     /** Things to do at once, or items to go to. */
@@ -101,7 +101,7 @@ final class Chooser extends ColumnBox {
     void patterns(Consumer<Pattern> chosen, Runnable closed) {
         show(
                 "Start from which layout?",
-                "Every figure in it is an estimate to be measured over. Escape closes.",
+                "All values are estimates: replace them with your measurements. Escape closes.",
                 620,
                 java.util.Arrays.stream(Pattern.values())
                         .map(p -> new Option(
@@ -138,7 +138,7 @@ final class Chooser extends ColumnBox {
                         o.label().toLowerCase(java.util.Locale.ROOT).startsWith(typed) ? 0 : holds(o.label()) ? 1 : 2))
                 .forEach(o -> getChildren().add(button(o)));
         if (getChildren().size() == 1) {
-            getChildren().add(Ui.label("Nothing is called so: Backspace takes a letter back.", "soft"));
+            getChildren().add(Ui.label("No match. Backspace deletes a letter.", "soft"));
         }
         getChildren().add(Ui.label(hint, "soft"));
     }

@@ -160,7 +160,9 @@ final class ItemCard extends ScrollPane {
                     .addAll(
                             Ui.button("Remove", "remove", () -> LayoutActions.remove(session)),
                             Ui.button(
-                                    "What to test again?", "test-again-asked", () -> LayoutActions.testAgain(session)));
+                                    "Which tests does this affect?",
+                                    "test-again-asked",
+                                    () -> LayoutActions.testAgain(session)));
         }
         body.getChildren().addAll(Ui.rule(), now, Ui.rule(), Ui.label("Findings", "group-title"), findings, actions);
     }
@@ -201,7 +203,7 @@ final class ItemCard extends ScrollPane {
     }
 
     private Node figure(Item item, ItemFigures.Figure field) {
-        String id = "field-" + field.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
+        String id = "field-" + word(field);
         QuantityField<Quantity> text = new QuantityField<Quantity>(
                         id,
                         field.label() + " of " + item.name(),
@@ -214,9 +216,17 @@ final class ItemCard extends ScrollPane {
         return text;
     }
 
+    /** The path of a figure as part of the name of its field. */
+    private static String word(ItemFigures.Figure field) {
+        return field.key()
+                .replaceAll("([a-z])([A-Z])", "$1-$2")
+                .toLowerCase(java.util.Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-");
+    }
+
     private Node by(Item item, ItemFigures.Figure field) {
         QuantityField<String> how = new QuantityField<String>(
-                        "by-" + field.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
+                        "by-" + word(field),
                         "How " + field.label() + " of " + item.name() + " was measured",
                         String::strip,
                         t -> t)
@@ -366,7 +376,7 @@ final class ItemCard extends ScrollPane {
                                                 .map(p -> ", " + p)
                                                 .toList())));
         shown.look().ifPresentOrElse(l -> itemNow(item, l), () -> now.getChildren()
-                .add(Ui.wrapped("Nothing is computed before the layout is mended.", "soft")));
+                .add(Ui.wrapped("Fix the layout first: nothing is computed.", "soft")));
         showFindings(shown.assessment().findingsOn(item.id()), false);
     }
 
@@ -396,7 +406,7 @@ final class ItemCard extends ScrollPane {
     private void showFindings(List<Finding> list, boolean links) {
         findings.getChildren().clear();
         if (list.isEmpty()) {
-            findings.getChildren().add(Ui.wrapped("Nothing to say about it.", "soft"));
+            findings.getChildren().add(Ui.wrapped("No findings.", "soft"));
         }
         for (Finding f : list) {
             FindingBox words = new FindingBox(f, session.units().get());
@@ -442,7 +452,7 @@ final class ItemCard extends ScrollPane {
     private void fillCase() {
         Session.Shown shown = session.shown().get();
         UnitSystem units = session.units().get();
-        now.getChildren().setAll(Ui.label("Case looked at", "page-title"));
+        now.getChildren().setAll(Ui.label("Current case", "page-title"));
         shown.look().ifPresentOrElse(l -> caseNow(l, shown, units), () -> now.getChildren()
                 .add(Ui.wrapped(
                         "Nothing can be computed yet. "

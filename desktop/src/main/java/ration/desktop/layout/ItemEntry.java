@@ -31,7 +31,7 @@ final class ItemEntry {
                 || entered.length() > LONGEST_POSITION
                 || selector.positions().stream().anyMatch(p -> p.name().equals(entered.strip()))) {
             throw new IllegalArgumentException(
-                    "Give the position a name of its own, " + LONGEST_POSITION + " letters at most.");
+                    "Give the position a name of its own, " + LONGEST_POSITION + " letters maximum.");
         }
         return entered.strip();
     }

@@ -48,7 +48,7 @@ record ItemNow(List<Row> rows, Optional<String> note) {
             List<Row> rows = new ArrayList<>();
             system.inlet()
                     .ifPresent(i -> rows.add(new Row(
-                            "Height over inlet",
+                            "Height above inlet",
                             units.text(
                                     flow().height(fitted.place()
                                             .point()
@@ -100,15 +100,14 @@ record ItemNow(List<Row> rows, Optional<String> note) {
         public ItemNow engineInlet(EngineInlet inlet) {
             List<Row> rows = new ArrayList<>();
             rows.add(new Row("Available flow", units.text(look.capacity().inletFlow(), Dimension.FLOW)));
-            rows.add(new Row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW)));
-            rows.add(new Row("Take-off demand", units.text(look.need(), Dimension.FLOW)));
+            rows.add(new Row("Open-line flow", units.text(look.openLine().inletFlow(), Dimension.FLOW)));
+            rows.add(new Row("Takeoff demand", units.text(look.need(), Dimension.FLOW)));
             look.inletPressureAtDemand(system)
-                    .ifPresent(p -> rows.add(new Row("Left at demand", units.text(p, Dimension.PRESSURE))));
+                    .ifPresent(p -> rows.add(new Row("Pressure at demand", units.text(p, Dimension.PRESSURE))));
             return new ItemNow(
                     rows,
-                    Optional.of("An open line on the ground pours more than the engine gets at its least inlet"
-                            + " pressure: judge the margin by the"
-                            + " first figure."));
+                    Optional.of("Open-line flow on the ground exceeds what the engine gets at minimum inlet"
+                            + " pressure. Use Available flow for margin."));
         }
 
         private Row pressure(String label, PortRef port) {

@@ -65,7 +65,7 @@ final class LayoutActions {
         if (!take(session, "Remove " + name, s -> LayoutEdits.remove(s, picked))) {
             session.say(
                     name.isEmpty()
-                            ? "Pick an item first: it is removed, and its line joined again."
+                            ? "Select an item first. Remove also rejoins its line."
                             : name + " stays: every layout ends at the engine.");
         }
     }
@@ -132,8 +132,7 @@ final class LayoutActions {
         } else if (!ways.isEmpty()) {
             ask.accept(ways);
         } else {
-            session.say(
-                    "A return leaves a rail, a servo, a bypass regulator, a header's vent or a free outlet: pick one.");
+            session.say("Select a rail, fuel servo, bypass regulator, header vent or free outlet for the return.");
         }
     }
 

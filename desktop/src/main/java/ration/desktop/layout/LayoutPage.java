@@ -49,7 +49,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
     private final BooleanBinding small = Ui.inSmallWindow(this);
     private final ToggleButton cardShown = new ToggleButton("Card");
     private Runnable marked = () -> {};
-    private final ToggleButton headLine = layer("Head left", Ink.INK, "layer-head", 6.0, 4.0);
+    private final ToggleButton headLine = layer("Head remaining", Ink.INK, "layer-head", 6.0, 4.0);
     private final ToggleButton vents = layer("Vents", Ink.AIR, "layer-vents", 4.0, 3.0);
     private final ToggleButton drains = layer("Drains", Ink.TEAL, "layer-drains");
 
@@ -82,8 +82,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
 
     private final javafx.scene.control.Button insert = Ui.button("Insert", "insert-item", this::insert);
     private final javafx.scene.control.Button branch = Ui.button("Branch", "branch-item", this::branch);
-    private final javafx.scene.control.Button start =
-            Ui.button("Start from a pattern", "start-pattern", this::patterns);
+    private final javafx.scene.control.Button start = Ui.button("Starting layout", "start-pattern", this::patterns);
 
     private HBox head() {
         Label title = Ui.label("Layout", "page-title");
@@ -92,7 +91,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
                 3,
                 3,
                 legend("Flowing", Ink.FUEL, 5),
-                legend("Standing", Ink.FUEL_STANDING, 5),
+                legend("No flow", Ink.FUEL_STANDING, 5),
                 legend("Below ambient", Ink.PLUM, 5),
                 headLine,
                 vents,
@@ -128,7 +127,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
         for (Regime r : Regime.values()) {
             ToggleButton b = new ToggleButton(r.label());
             b.setId("regime-" + r.name().toLowerCase(Locale.ROOT));
-            b.setAccessibleText("Show the case " + r.label().toLowerCase(Locale.ROOT) + ", M");
+            b.setAccessibleText("Show " + r.label().toLowerCase(Locale.ROOT) + ", M");
             b.getStyleClass().add("chip");
             b.setOnAction(e -> show(r));
             buttons.put(r, b);
@@ -251,7 +250,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
                     case D -> () -> LayoutActions.drain(session);
                     case R ->
                         () -> LayoutActions.giveBack(
-                                session, ways -> chooser.joins("Lead it back to what?", ways, this::focusDrawing));
+                                session, ways -> chooser.joins("Return to what?", ways, this::focusDrawing));
                     case P -> this::patterns;
                     case M -> () -> show(session.regime() == Regime.AT_MOST ? Regime.AS_IT_RUNS : Regime.AT_MOST);
                     case C -> () -> cardShown.setSelected(!cardShown.isSelected());
@@ -303,16 +302,11 @@ public final class LayoutPage extends BorderPane implements Arriving {
     }
 
     private void insert() {
-        pickedRun()
-                .ifPresentOrElse(
-                        r -> choose(Spot.IN_RUN),
-                        () -> session.say("Pick a run first: an item is inserted in a line."));
+        pickedRun().ifPresentOrElse(r -> choose(Spot.IN_RUN), () -> session.say("Select a line first, then insert."));
     }
 
     private void branch() {
-        pickedRun()
-                .ifPresentOrElse(
-                        r -> choose(Spot.BRANCH), () -> session.say("Pick a run first: a branch leaves a line."));
+        pickedRun().ifPresentOrElse(r -> choose(Spot.BRANCH), () -> session.say("Select a line first, then branch."));
     }
 
     private Optional<Item> pickedRun() {
@@ -324,7 +318,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
         if (session.project().system().tanks().isEmpty()) {
             chooser.patterns(p -> LayoutActions.start(session, p), this::focusDrawing);
         } else {
-            session.say("Patterns start an empty sheet: press Ctrl+N first.");
+            session.say("Starting layouts need an empty document: Ctrl+N first.");
         }
     }
 
@@ -381,8 +375,8 @@ public final class LayoutPage extends BorderPane implements Arriving {
         if (from.isEmpty()) {
             session.picked().set(port.item());
             begin(Optional.of(port));
-            session.say("A run begins at " + Joining.words(system, port)
-                    + ": click the port it leads to, or a run for a tee. Escape leaves it.");
+            session.say("Line starts at " + Joining.words(system, port)
+                    + ": click the port it goes to, or a line for a tee. Esc cancels.");
             return;
         }
         begin(Optional.empty());
@@ -392,7 +386,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
             session.say(Joining.words(system, from.get()) + " and " + Joining.words(system, port)
                     + (from.get().item().equals(port.item())
                             ? " are ports of one item."
-                            : " do not go together: fuel would leave both, or arrive at both."));
+                            : " do not fit: both are outlets or both are inlets."));
         }
     }
 
@@ -405,10 +399,9 @@ public final class LayoutPage extends BorderPane implements Arriving {
                 .map(Item::name)
                 .orElse("");
         if (name.isEmpty()) {
-            session.say("Pick an item first: its open ports are joined to others.");
+            session.say("Select an item first, then join its open ports.");
         } else if (joins.isEmpty()) {
-            session.say(name
-                    + " has no open port that another open port goes with. An outlet, an inlet or a tee gives one.");
+            session.say(name + " has no open port that fits another. Add an outlet, inlet or tee.");
         } else {
             chooser.joins("Join " + name + " to what?", joins, this::focusDrawing);
         }
@@ -428,10 +421,10 @@ public final class LayoutPage extends BorderPane implements Arriving {
         if (offers.isEmpty()) {
             session.say(
                     name.isEmpty()
-                            ? "Pick an item first: what can be added to it is offered."
-                            : name + " has nothing that could be added to it.");
+                            ? "Select an item first, then add to it."
+                            : name + " has nothing that can be added.");
         } else {
-            chooser.acts("What of " + name + "?", offers, this::focusDrawing);
+            chooser.acts("Add what to " + name + "?", offers, this::focusDrawing);
         }
     }
 

@@ -78,8 +78,8 @@ public final class RunsPage extends BorderPane implements Arriving {
             SheetColumn.PART,
             100.0);
 
-    private static final String RUNS_HINT = "Type to write over a cell. Tab goes on, Enter goes down, Ctrl+V pastes a"
-            + " table. The last row adds a run.";
+    private static final String RUNS_HINT =
+            "Type to replace a cell. Tab: next. Enter: down. Ctrl+V: paste table. Last row adds a line.";
 
     private final Session session;
     private final Files files;
@@ -106,7 +106,7 @@ public final class RunsPage extends BorderPane implements Arriving {
         hand = jobs.get(SheetJob.MAKE_UP);
         joints = new Sheet<>("joints-sheet", jointColumns());
         joints.onWrite(this::writeJoint);
-        joints.setAccessibleText("Joints sheet");
+        joints.setAccessibleText("Fittings sheet");
         said.setId("runs-said");
         setTop(head());
         setCenter(hand.sheet());
@@ -131,7 +131,7 @@ public final class RunsPage extends BorderPane implements Arriving {
     }
 
     private HBox head() {
-        HBox head = new RowBox(3, Ui.label("Runs", "page-title"));
+        HBox head = new RowBox(3, Ui.label("Lines", "page-title"));
         ((Label) head.getChildren().get(0)).setMinWidth(70);
         jobs.forEach((job, of) -> view(
                         head,
@@ -140,12 +140,7 @@ public final class RunsPage extends BorderPane implements Arriving {
                         of.sheet(),
                         RUNS_HINT)
                 .setSelected(of == hand));
-        view(
-                head,
-                "Joints",
-                "view-joints",
-                joints,
-                "Type to write over a cell. Tab goes on, Enter goes down, Delete" + " empties it.");
+        view(head, "Fittings", "view-joints", joints, "Type to replace a cell. Tab: next. Enter: down. Delete: clear.");
         ScrollPane scroll = new ScrollPane(lists);
         scroll.setFitToWidth(true);
         lists.getStyleClass().add("card-body");
@@ -155,7 +150,7 @@ public final class RunsPage extends BorderPane implements Arriving {
                 "Cut and shopping lists",
                 "view-lists",
                 scroll,
-                "Made from the runs and joints; Write PDF puts both on" + " paper.");
+                "Made from the lines and fittings; Write PDF prints both.");
         head.getChildren()
                 .addAll(
                         Ui.spring(),
@@ -239,7 +234,7 @@ public final class RunsPage extends BorderPane implements Arriving {
                         : "runs-sheet-" + job.name().toLowerCase(Locale.ROOT),
                 list);
         sheet.onWrite((r, c, t) -> write(r, of.get(c), t)).onPaste((r, c) -> paste(r, of, c));
-        sheet.setAccessibleText("Runs sheet, " + job.label());
+        sheet.setAccessibleText("Line sheet, " + job.label());
         sheet.onMove(this::aside);
         return new RunsOf(sheet, of);
     }
@@ -311,11 +306,11 @@ public final class RunsPage extends BorderPane implements Arriving {
     private List<Column<Joints.Joint>> jointColumns() {
         List<Column<Joints.Joint>> list = new ArrayList<>();
         list.add(new Column<>("", 40, j -> j.state().name(), RunsPage::bar, j -> false));
-        list.add(Column.reading("Run", 56, j -> j.run().name()));
+        list.add(Column.reading("Line", 56, j -> j.run().name()));
         list.add(Column.reading("At", 160, Joints.Joint::at));
         List<SheetColumn> start = SheetColumn.ofEnd(true);
         double[] widths = {128, 128, 140, 190, 150};
-        String[] heads = {"On the run", "The port takes", "Fitting made for", "Adapter", "Sealant"};
+        String[] heads = {"Line fitting", "Port thread", "Fitting for", "Adapter", "Sealant"};
         for (int i = 0; i < start.size(); i++) {
             int at = i;
             list.add(Column.writing(heads[i], widths[i], j -> SheetColumn.ofEnd(j.start())
@@ -377,9 +372,7 @@ public final class RunsPage extends BorderPane implements Arriving {
                 .setAll(
                         Ui.label("Cut list", "page-title"),
                         Ui.label(
-                                "Inches to a sixteenth. Allowances for"
-                                        + " flares and end fittings are common practice: measure one of your"
-                                        + " own first.",
+                                "Nearest 1/16 in. Allowances are common practice: check with one of your own first.",
                                 "soft"));
         javafx.scene.layout.GridPane cut = grid();
         int row = 0;
@@ -424,7 +417,7 @@ public final class RunsPage extends BorderPane implements Arriving {
         if (run.isEmpty()) {
             side.getChildren()
                     .addAll(
-                            Ui.label("New run", "name"),
+                            Ui.label("New line", "name"),
                             Ui.wrapped(
                                     "From and To name an item and its port:"
                                             + " Strainer out, Left tank outlet. Still open:",
@@ -444,7 +437,7 @@ public final class RunsPage extends BorderPane implements Arriving {
         List<Finding> found = findings(id);
         if (found.isEmpty()) {
             side.getChildren()
-                    .add(Ui.wrapped("Nothing is checked yet: write construction, supports, bends and ends.", "soft"));
+                    .add(Ui.wrapped("Not checked yet. Enter construction, clamp spacing, bends and fittings.", "soft"));
         }
         for (Finding f : found) {
             side.getChildren().add(new FindingBox(f, session.units().get()));

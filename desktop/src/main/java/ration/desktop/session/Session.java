@@ -320,9 +320,9 @@ public final class Session {
                         .distinct()
                         .limit(MOST_ENDED)
                         .toList());
-        return Optional.of("This ends " + (ended.size() == 1 ? "1 test" : ended.size() + " tests") + ": " + titles
-                + "; " + ended.get(0).causes().get(0) + ". Undo brings " + (ended.size() == 1 ? "it" : "them")
-                + " back.");
+        return Optional.of("This invalidates " + (ended.size() == 1 ? "1 test" : ended.size() + " tests") + ": "
+                + titles + "; " + ended.get(0).causes().get(0) + ". Undo restores "
+                + (ended.size() == 1 ? "it" : "them") + ".");
     }
 
     private static final int MOST_ENDED = 3;

@@ -36,15 +36,14 @@ final class PacketCard extends ColumnBox {
         VBox caution = new ColumnBox(Ui.wrapped(
                 "The packet holds what the builder measured and what follows from it. It approves nothing."
                         + " Prove flow and unusable fuel on this aircraft,"
-                        + " on the ground, before flight. Any change to the layout ends the standing of the"
-                        + " tests it touches.",
+                        + " on the ground, before flight. Any layout change invalidates the tests that depend on it.",
                 "soft"));
         caution.getStyleClass().add("caution");
         getChildren()
                 .addAll(
                         Ui.label("Packet", "page-title"),
                         open,
-                        Ui.label("Document mark", "soft"),
+                        Ui.label("Document ID", "soft"),
                         mark,
                         last,
                         write,

@@ -32,7 +32,7 @@ record PacketWords(Assessment a, List<Requirement> all) {
     String last() {
         return issued().map(i -> "Last packet " + i.on() + ", mark " + i.mark() + ", " + i.file()
                         + (i.mark().equals(mark()) ? ": the document is as it was then." : "."))
-                .orElse("No packet was given out yet.");
+                .orElse("No packet issued yet.");
     }
 
     /** Tests asked for that show nothing yet. */

@@ -20,7 +20,7 @@ final class PointCard extends ColumnBox {
     private final Label words = Ui.wrapped("");
     private final Label basis = Ui.wrapped("", "soft");
     private final Label remedy = Ui.wrapped("");
-    private final TextField owner = field("point-owner", "In whose hand");
+    private final TextField owner = field("point-owner", "Owner");
     private final TextField note = field("point-note", "Note");
     private final TextField name = field("accept-name", "Inspector's name");
     private final TextField reason = field("accept-reason", "Reason");
@@ -41,18 +41,16 @@ final class PointCard extends ColumnBox {
         note.setOnAction(e -> keep());
         open.getChildren()
                 .addAll(
-                        Ui.label("Open point", "group-title"),
+                        Ui.label("Open item", "group-title"),
                         owner,
                         note,
-                        Ui.button("Keep", "point-keep", this::keep, "chip"),
-                        Ui.label("An inspector accepts it as found", "group-title"),
+                        Ui.button("Save note", "point-keep", this::keep, "chip"),
+                        Ui.label("Inspector acceptance", "group-title"),
                         name,
                         reason,
-                        Ui.button("Accept as found", "point-accept", this::accept, "chip"),
+                        Ui.button("Accept as is", "point-accept", this::accept, "chip"),
                         trouble,
-                        Ui.wrapped(
-                                "It stays what it is: an acceptance stands beside a finding and never changes it.",
-                                "soft"));
+                        Ui.wrapped("Acceptance is recorded beside the finding. The verdict does not change.", "soft"));
         open.managedProperty().bind(open.visibleProperty());
         remedy.managedProperty().bind(remedy.textProperty().isNotEmpty());
         accepted.managedProperty().bind(accepted.textProperty().isNotEmpty());

@@ -14,11 +14,11 @@ import ration.signoff.Requirement;
 record PointWords(Optional<Requirement> picked) {
 
     String title() {
-        return picked.map(Requirement::title).orElse("Pick a requirement");
+        return picked.map(Requirement::title).orElse("Select a requirement");
     }
 
     String words() {
-        return picked.map(Requirement::words).orElse("Its words, its source, what closes it, and who has it in hand.");
+        return picked.map(Requirement::words).orElse("Finding, source, corrective action and owner.");
     }
 
     String basis() {
@@ -31,8 +31,8 @@ record PointWords(Optional<Requirement> picked) {
 
     String accepted() {
         return picked.flatMap(Requirement::accepted)
-                .map(a -> "Accepted as found by " + a.name() + " on " + a.on() + ": " + a.reason()
-                        + (picked.get().acceptedOtherwise() ? ". What was found then was another: " + a.as() : ""))
+                .map(a -> "Accepted as is by " + a.name() + " on " + a.on() + ": " + a.reason()
+                        + (picked.get().acceptedOtherwise() ? ". The finding then was different: " + a.as() : ""))
                 .orElse("");
     }
 
@@ -57,7 +57,7 @@ record PointWords(Optional<Requirement> picked) {
     Optional<Edit> kept(String owner, String note) {
         return picked.map(r -> {
             SignOff.Point point = new SignOff.Point(r.id(), owner.strip(), note.strip());
-            return Edit.of("Note an open point", p -> p.with(p.signOff().with(point)));
+            return Edit.of("Note an open item", p -> p.with(p.signOff().with(point)));
         });
     }
 
@@ -69,7 +69,7 @@ record PointWords(Optional<Requirement> picked) {
     Optional<Edit> taken(String name, String reason, LocalDate today) {
         return picked.map(r -> {
             SignOff.Accepted one = Requirement.accept(r.finding(), name.strip(), reason.strip(), today);
-            return Edit.of("Accept as found", p -> p.with(p.signOff().with(one)));
+            return Edit.of("Accept as is", p -> p.with(p.signOff().with(one)));
         });
     }
 }

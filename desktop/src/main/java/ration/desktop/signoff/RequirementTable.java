@@ -33,7 +33,8 @@ record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
         private static Cell of(String text, String style) {
             boolean sentence = text.length() > LONGEST;
             return new Cell(
-                    sentence ? "see text" : text.isEmpty() ? "n/a" : text, sentence || text.isEmpty() ? "soft" : style);
+                    sentence ? "see finding" : text.isEmpty() ? "n/a" : text,
+                    sentence || text.isEmpty() ? "soft" : style);
         }
     }
 
@@ -74,7 +75,7 @@ record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
     }
 
     static Cells cells(Requirement r) {
-        boolean stale = r.since().equals("stale");
+        boolean stale = r.outdated();
         return new Cells(
                 "requirement-" + r.id().replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(Locale.ROOT),
                 r.title(),
@@ -91,11 +92,11 @@ record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
     /** Who has it in hand, or took it as it is; empty where nobody. */
     private static String hand(Requirement r) {
         if (r.accepted().isPresent()) {
-            return r.acceptedOtherwise() ? "accepted otherwise" : "accepted as found";
+            return r.acceptedOtherwise() ? "accepted (verdict changed since)" : "accepted as is";
         }
         return r.point()
                 .filter(p -> !p.owner().isBlank())
-                .map(p -> "with " + p.owner())
+                .map(p -> "owner " + p.owner())
                 .orElse("");
     }
 
@@ -103,10 +104,8 @@ record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
     private static String spoken(Requirement r) {
         return r.title() + ", " + r.verdict().word() + (r.needs().isEmpty() ? "" : ", needs " + r.needs())
                 + (r.predicted().isEmpty() ? "" : ", predicted " + r.predicted())
-                + (r.measured().isEmpty()
-                        ? ""
-                        : ", measured " + r.measured() + (r.struck() ? ", which no longer counts" : ""))
-                + ", stands since " + r.since();
+                + (r.measured().isEmpty() ? "" : ", measured " + r.measured() + (r.struck() ? ", no longer valid" : ""))
+                + ", valid since " + r.since();
     }
 
     private static String brief(String basis) {

@@ -153,7 +153,7 @@ public final class SignOffPage extends LivePage {
             rows.getChildren().add(head());
             table.rows().forEach(r -> rows.getChildren().add(row(r)));
             if (table.all().isEmpty()) {
-                rows.getChildren().add(Ui.wrapped("Nothing is asked of an empty sheet.", "soft"));
+                rows.getChildren().add(Ui.wrapped("No requirements: the layout is empty.", "soft"));
             }
         }
         focused.flatMap(id -> rows.getChildren().stream()
@@ -166,7 +166,7 @@ public final class SignOffPage extends LivePage {
 
     private static HBox head() {
         HBox box = new RowBox(6);
-        String[] heads = {"Requirement", "Basis", "Needs", "Predicted", "Measured", "State", "Stands since"};
+        String[] heads = {"Requirement", "Basis", "Needs", "Predicted", "Measured", "Status", "Valid since"};
         for (int i = 0; i < heads.length; i++) {
             Label l = Ui.label(heads[i], "soft");
             l.setAlignment(i > 1 && i < 5 ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT);

@@ -68,7 +68,7 @@ public final class Tokens {
                 } else if (m.find()) {
                     inks.put(ink, Color.web(m.group(1)));
                 } else {
-                    throw new IllegalStateException("The style sheet has no colour for " + ink);
+                    throw new IllegalStateException("The style sheet has no color for " + ink);
                 }
             }
         } catch (IOException e) {

@@ -47,7 +47,7 @@ import ration.quantity.Unit;
  */
 final class ShapeView extends RowBox {
 
-    private static final String SECTIONS = "Give sections";
+    private static final String SECTIONS = "Enter sections";
 
     private final Session session;
     private final PicturePane views;
@@ -144,7 +144,7 @@ final class ShapeView extends RowBox {
         edits.forEach(o -> chips.put(
                 o.label(), () -> session.apply(Edit.of(o.label() + ", " + now.name(), p -> p.with(o.on(p.system()))))));
         if (!(tank.shape() instanceof TankShape.Cylinder) && sections().isEmpty()) {
-            chips.put(SECTIONS, () -> reshape("Give sections of ", t -> t.withShape(SectionTable.of(t.shape()))));
+            chips.put(SECTIONS, () -> reshape("Enter sections of ", t -> t.withShape(SectionTable.of(t.shape()))));
         }
         offers.show(chips);
         try {
@@ -166,7 +166,7 @@ final class ShapeView extends RowBox {
                 6,
                 Ui.label("Shape", "page-title"),
                 Ui.spring(),
-                Ui.button("Start from a pattern\u2026", "shape-patterns", this::patterns, "chip"));
+                Ui.button("Choose a shape\u2026", "shape-patterns", this::patterns, "chip"));
         patterns.setAlignment(Pos.CENTER_LEFT);
         right.getChildren().addAll(patterns, patternBox);
         if (sections().isPresent()) {
@@ -193,7 +193,7 @@ final class ShapeView extends RowBox {
                             sheet,
                             tools,
                             Ui.wrapped(
-                                    "A row a point, in order round its section. Ctrl+V pastes three"
+                                    "One row per point, in order around its section. Ctrl+V pastes three"
                                             + " columns: section, "
                                             + (sections().get().along() == TankShape.Along.BUTT_LINE
                                                     ? "station"
@@ -294,7 +294,7 @@ final class ShapeView extends RowBox {
         }
         patternBox
                 .getChildren()
-                .setAll(Ui.wrapped("Which is it most like? Its measurements are asked next.", "soft"), choices);
+                .setAll(Ui.wrapped("Choose the closest shape. You enter its dimensions next.", "soft"), choices);
         choices.getChildren().get(0).requestFocus();
     }
 
@@ -315,7 +315,7 @@ final class ShapeView extends RowBox {
             grid.addRow(asked.size(), label, field);
             asked.add(field);
         }
-        Button make = Ui.button("Make it this shape", "pattern-make", () -> {
+        Button make = Ui.button("Apply shape", "pattern-make", () -> {
             try {
                 List<Measured> values = new ArrayList<>();
                 for (int i = 0; i < asked.size(); i++) {
@@ -341,7 +341,7 @@ final class ShapeView extends RowBox {
                         new RowBox(
                                 6,
                                 make,
-                                Ui.button("Leave it", "pattern-leave", patternBox.getChildren()::clear, "plain")),
+                                Ui.button("Cancel", "pattern-leave", patternBox.getChildren()::clear, "plain")),
                         Ui.rule());
         asked.get(0).requestFocus();
     }

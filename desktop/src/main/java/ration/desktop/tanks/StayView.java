@@ -64,8 +64,8 @@ final class StayView extends RowBox {
 
     StayView(Session session, Consumer<String> print) {
         this.session = session;
-        mapping = session.whileOpen().work("stranded map");
-        helping = session.whileOpen().work("what leaves less");
+        mapping = session.whileOpen().work("unusable-fuel map");
+        helping = session.whileOpen().work("ways to reduce unusable fuel");
         side = new PicturePane("tank-side", (w, h) -> section(TankSection.From.SIDE, w, h), id -> {});
         behind = new PicturePane("tank-behind", (w, h) -> section(TankSection.From.BEHIND, w, h), id -> {});
         map = new PicturePane("stranded-map", this::mapPicture, id -> {});
@@ -93,10 +93,10 @@ final class StayView extends RowBox {
         GridPane rows = new GridPane();
         rows.setHgap(10);
         rows.setVgap(5);
-        row(rows, 0, "usable-key", "can be used here", usable);
-        row(rows, 1, "stranded-key", "stranded below the outlet", stranded);
-        row(rows, 2, "empty-key", "contents set", contents);
-        HBox head = new RowBox(6, Ui.label("What would leave less", "group-title"), Ui.spring(), lessNow);
+        row(rows, 0, "usable-key", "usable at this attitude", usable);
+        row(rows, 1, "stranded-key", "below the outlet", stranded);
+        row(rows, 2, "empty-key", "fuel set", contents);
+        HBox head = new RowBox(6, Ui.label("Ways to reduce unusable fuel", "group-title"), Ui.spring(), lessNow);
         less.setId("less-left");
         VBox box = new ColumnBox(
                 5,
@@ -132,7 +132,7 @@ final class StayView extends RowBox {
     private VBox middle() {
         HBox head = new RowBox(
                 8,
-                Ui.label("Stranded fuel", "page-title"),
+                Ui.label("Fuel below the outlet, by attitude", "page-title"),
                 Ui.spring(),
                 mapTitle,
                 Ui.button(
@@ -147,8 +147,8 @@ final class StayView extends RowBox {
                 head,
                 map,
                 Ui.wrapped(
-                        "Drag the ring, or use the arrow keys, to hold the tank in another attitude."
-                                + " A coordinated turn presses fuel down and strands none; a slip or skid tilts it.",
+                        "Drag the ring, or use the arrow keys, to set another attitude. A coordinated turn"
+                                + " leaves fuel level; a slip or skid tilts it.",
                         "soft"));
         box.getStyleClass().add("tank-map");
         return box;
@@ -161,8 +161,7 @@ final class StayView extends RowBox {
         answer = now;
         Condition c = session.shown().get().condition();
         UnitSystem units = session.units().get();
-        sideAngle.setText(
-                "nose to the right, " + TankFigures.degrees(c.attitude().pitchDegrees()));
+        sideAngle.setText("nose right, " + TankFigures.degrees(c.attitude().pitchDegrees()));
         behindAngle.setText("tilt " + TankFigures.degrees(c.attitude().tiltDegrees()));
         TankFigures.Held held = figures().held(c.attitude(), contents());
         usable.setText(units.fineVolume(held.usable()));
@@ -171,7 +170,7 @@ final class StayView extends RowBox {
         mapTitle.setText(
                 units.unit(Dimension.VOLUME) == Unit.GALLON
                         ? "gallons, " + now.tank().name()
-                        : "litres, " + now.tank().name());
+                        : "liters, " + now.tank().name());
         side.redraw();
         behind.redraw();
         cards.show(now);
@@ -191,7 +190,7 @@ final class StayView extends RowBox {
         if (project != helped || !helpedTank.equals(now.tank().id())) {
             helped = project;
             helpedTank = now.tank().id();
-            less.getChildren().setAll(Ui.label("Working it out\u2026", "soft"));
+            less.getChildren().setAll(Ui.label("Computing\u2026", "soft"));
             lessNow.setText("predicted now " + units.fineVolume(now.predicted().volume()));
             helping.start(task -> LessLeft.of(project, now, task), this::less, why -> less.getChildren()
                     .setAll(Ui.wrapped(why, "wrong-text")));
@@ -201,8 +200,7 @@ final class StayView extends RowBox {
     private void less(List<LessLeft.Row> rows) {
         less.getChildren().clear();
         if (rows.isEmpty()) {
-            less.getChildren()
-                    .add(Ui.wrapped("No single change to outlet or sump leaves less in the attitudes flown.", "soft"));
+            less.getChildren().add(Ui.wrapped("No single outlet or sump change reduces it.", "soft"));
         }
         for (LessLeft.Row r : rows.subList(0, Math.min(3, rows.size()))) {
             int n = less.getChildren().size();
@@ -210,7 +208,7 @@ final class StayView extends RowBox {
             bar.show(TankFigures.ratio(r), TankFigures.verdict(r));
             Label figure = Ui.label(figures().leaves(r), "name");
             Button take = Ui.button("Try", "less-try-" + n, () -> session.apply(r.edit()), "chip");
-            take.setAccessibleText("Try: " + r.title() + ", leaves " + figure.getText());
+            take.setAccessibleText("Try: " + r.title() + ", unusable " + figure.getText());
             figure.setMinWidth(Region.USE_PREF_SIZE);
             VBox words = new ColumnBox(
                     Ui.wrapped(r.title()),

@@ -88,7 +88,7 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
                 answer.evidence().drained().stream().max(Comparator.comparingDouble(TankEvidence.Drained::largest)));
         String how = drained.isEmpty()
                 ? "not drained yet"
-                : there.isPresent() ? "drained, " + drained.get().date() : "drained elsewhere";
+                : there.isPresent() ? "drained, " + drained.get().date() : "drain-tested at another attitude";
         lines.add(new Line(
                 "",
                 how,
@@ -98,7 +98,7 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
             boolean governs = source == TankAnswer.Source.LIKELY;
             lines.add(new Line(
                     "",
-                    "likely here, \u00d7 " + UnitSystem.figure(c.ratio(), 2),
+                    "estimated, \u00d7 " + UnitSystem.figure(c.ratio(), 2),
                     units.fineVolume(c.likely()),
                     governs,
                     "tank-likely",
@@ -106,7 +106,7 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
         });
         lines.add(new Line(
                 "",
-                "published",
+                "manufacturer",
                 answer.tank()
                         .fitout()
                         .published()
@@ -120,7 +120,7 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
     Line usable() {
         return new Line(
                 "Usable",
-                "full less the largest",
+                "full minus largest unusable",
                 units.fineVolume(answer.usable()),
                 true,
                 "tank-usable",
@@ -142,7 +142,7 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
                 + " unusable";
         return isShort()
                 ? "Placard needs " + units.fineVolume(stays) + " unusable or more: " + says + "."
-                : "Placard holds: " + says + ".";
+                : "Placard OK: " + says + ".";
     }
 
     /** The least placard that covers what stays, a tenth up; nothing to set where it does. */

@@ -26,8 +26,8 @@ public final class TanksPage extends LivePage {
     private final ToggleGroup viewGroup = new ToggleGroup();
     private final StayView stay;
     private final ShapeView shape;
-    private final Label nothing = Ui.wrapped(
-            "There is no tank yet. Lay one out on the Layout page: pick the engine inlet and" + " press A.", "soft");
+    private final Label nothing =
+            Ui.wrapped("No tank yet. Add one on Layout: select the engine inlet and press A.", "soft");
     private String chosen = "";
     private List<String> structure = List.of();
 
@@ -43,7 +43,7 @@ public final class TanksPage extends LivePage {
                 Ui.label("Tanks", "page-title"),
                 tanks,
                 Ui.spring(),
-                view("What stays", "view-stays", stay),
+                view("Unusable fuel", "view-stays", stay),
                 view("Shape", "view-shape", shape));
         ((Label) head.getChildren().get(0)).setMinWidth(Region.USE_PREF_SIZE);
         head.setAlignment(Pos.CENTER_LEFT);

@@ -54,8 +54,8 @@ record DueWords(List<Due> due, Upkeep upkeep, FuelSystem system) {
         long over = count(Verdict.FAILS);
         long unknown = count(Verdict.NOT_SHOWN);
         return due.isEmpty()
-                ? "parts with a life: none is entered yet"
-                : over + " of " + due.size() + " due" + (unknown > 0 ? ", " + unknown + " of unknown age" : "")
+                ? "no tracked parts entered"
+                : over + " of " + due.size() + " overdue" + (unknown > 0 ? ", " + unknown + " age unknown" : "")
                         + "; today " + today;
     }
 

@@ -13,9 +13,8 @@ final class Fields {
     private Fields() {}
 
     static QuantityField<Double> hours(String id, String words) {
-        return new QuantityField<>(id, words, Fields::readHours, h -> UnitSystem.figure(h, 1)
-                .replace("\u2009", "")
-                .replace(" ", ""));
+        return new QuantityField<>(
+                id, words, Fields::readHours, h -> UnitSystem.figure(h, 1).replace(",", ""));
     }
 
     static double readHours(String text) {
@@ -39,7 +38,7 @@ final class Fields {
         try {
             return LocalDate.parse(text.strip());
         } catch (DateTimeException e) {
-            throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d is no day: write it as 2026-03-09.");
+            throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d is not a date. Use 2026-03-09.");
         }
     }
 

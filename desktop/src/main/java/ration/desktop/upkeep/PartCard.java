@@ -36,12 +36,13 @@ final class PartCard extends ColumnBox {
     private final Supplier<LocalDate> today;
     private final BiConsumer<String, UnaryOperator<Upkeep>> edit;
     private final Runnable gone;
-    private final TextField day = Fields.text("act-day", "Day it was done", "2026-03-09");
-    private final TextField hours = Fields.text("act-hours", "Airframe hours then", "h");
+    private final TextField day = Fields.text("act-day", "Date of the work", "2026-03-09");
+    private final TextField hours = Fields.text("act-hours", "Airframe time then", "h");
     private final TextField who = Fields.text("act-who", "Who did it", "who");
-    private final TextField paper = Fields.text("act-paper", "Paper, batch, length as cut", "paper, length");
-    private final TextField made = Fields.text("act-made", "Maker's date printed on it, if any", "made, if printed");
-    private final TextField found = Fields.text("act-found", "What was found", "what was found, or how it should read");
+    private final TextField paper = Fields.text("act-paper", "Release form, batch, cut length", "paper, length");
+    private final TextField made =
+            Fields.text("act-made", "Date of manufacture, if marked", "manufactured (if marked)");
+    private final TextField found = Fields.text("act-found", "Findings", "findings, or corrected wording");
     private final Label trouble = Ui.trouble("act-trouble");
     private String shown = "";
 
@@ -68,8 +69,7 @@ final class PartCard extends ColumnBox {
         if (!p.id().equals(shown)) {
             shown = p.id();
             day.setText(today.get().toString());
-            hours.setText(
-                    UnitSystem.figure(upkeep.hours(), 1).replace("\u2009", "").replace(" ", ""));
+            hours.setText(UnitSystem.figure(upkeep.hours(), 1).replace(",", ""));
             paper.clear();
             made.clear();
             found.clear();
@@ -88,7 +88,7 @@ final class PartCard extends ColumnBox {
                                                 : ", at " + UnitSystem.figure(d.atHours(), 1) + " h"),
                                 d.verdict() == Verdict.FAILS ? "wrong-text" : "soft"),
                         Ui.rule(),
-                        Ui.label("As done", "group-title"));
+                        Ui.label("Record work", "group-title"));
         GridPane grid = new GridPane();
         grid.setHgap(6);
         grid.setVgap(4);
@@ -97,13 +97,7 @@ final class PartCard extends ColumnBox {
         grid.addRow(2, made);
         grid.add(found, 0, 3, 2, 1);
         getChildren()
-                .addAll(
-                        grid,
-                        trouble,
-                        acts(p),
-                        life(p),
-                        Ui.rule(),
-                        Ui.label("To be tested again after it", "group-title"));
+                .addAll(grid, trouble, acts(p), life(p), Ui.rule(), Ui.label("Tests after replacement", "group-title"));
         List<String> ended = Comparison.ended(
                         session.project(),
                         session.project()
@@ -114,7 +108,7 @@ final class PartCard extends ColumnBox {
                 .distinct()
                 .toList();
         if (!ended.isEmpty()) {
-            getChildren().add(Ui.wrapped("Replacing it ends: " + String.join(", ", ended), "wrong-text"));
+            getChildren().add(Ui.wrapped("Replacing it invalidates: " + String.join(", ", ended), "wrong-text"));
         }
         Again.after(session.project().system(), p).forEach(t -> getChildren().add(Ui.wrapped("\u2022 " + t)));
         getChildren().addAll(Ui.rule(), Ui.label("History", "group-title"));
@@ -130,7 +124,7 @@ final class PartCard extends ColumnBox {
                             () -> act(a -> u -> u.corrected(e.number(), a, said())),
                             "chip"),
                     "entry-correct-" + e.number(),
-                    "Correct entry " + e.number() + ": how it should read stands in the field above");
+                    "Correct entry " + e.number() + ": enter the corrected wording in the field above");
             Button copy = Ui.named(
                     Ui.button("Copy", "entry-copy-" + e.number(), () -> copy(e), "chip"),
                     "entry-copy-" + e.number(),
@@ -138,16 +132,16 @@ final class PartCard extends ColumnBox {
             getChildren()
                     .addAll(
                             Ui.wrapped(
-                                    e.number() + "  " + Upkeep.logbook(e) + (wrong ? " (put right later)" : ""),
+                                    e.number() + "  " + Upkeep.logbook(e) + (wrong ? " (corrected)" : ""),
                                     wrong ? "soft" : "figure"),
                             wrong ? new RowBox(6, copy) : new RowBox(6, copy, right));
         }
-        getChildren().add(Ui.wrapped("The maker's instructions and the inspector come first.", "soft"));
+        getChildren().add(Ui.wrapped("Manufacturer's instructions and your inspector take precedence.", "soft"));
     }
 
     private HBox acts(Part p) {
         boolean temporary = p.life().ends() == Life.Ends.REMOVE;
-        Button replace = Ui.button(temporary ? "It is removed" : "Replace it", "part-replace", () -> {
+        Button replace = Ui.button(temporary ? "Record removal" : "Record replacement", "part-replace", () -> {
             if (temporary) {
                 if (act(a -> u -> u.removed(p.id(), a))) {
                     gone.run();
@@ -161,7 +155,7 @@ final class PartCard extends ColumnBox {
             box.getChildren()
                     .addAll(
                             Ui.button(
-                                    "Looked at",
+                                    "Record inspection",
                                     "part-looked",
                                     () -> act(a -> u -> u.looked(p.id(), a, found.getText())),
                                     "chip"),
@@ -181,11 +175,10 @@ final class PartCard extends ColumnBox {
 
     /** The maker's life in the place of the usual one. */
     private HBox life(Part p) {
-        TextField months = Fields.text("life-months", "Life, months; 0 where the calendar does not count", "months");
-        TextField flown = Fields.text("life-hours", "Life, airframe hours; 0 where they do not count", "h");
+        TextField months = Fields.text("life-months", "Calendar interval, months (0 = none)", "months");
+        TextField flown = Fields.text("life-hours", "Interval, airframe hours (0 = none)", "h");
         months.setText(String.valueOf(p.life().months()));
-        flown.setText(
-                UnitSystem.figure(p.life().hours(), 0).replace("\u2009", "").replace(" ", ""));
+        flown.setText(UnitSystem.figure(p.life().hours(), 0).replace(",", ""));
         months.setPrefWidth(54);
         flown.setPrefWidth(54);
         HBox box = new RowBox(
@@ -205,7 +198,7 @@ final class PartCard extends ColumnBox {
                                         Fields.readHours(flown.getText()),
                                         p.life().ends());
                                 trouble.setText("");
-                                edit.accept("Set the life of " + p.name(), u -> u.part(p.id())
+                                edit.accept("Set the interval of " + p.name(), u -> u.part(p.id())
                                         .map(x -> u.with(x.with(said)))
                                         .orElse(u));
                             } catch (IllegalArgumentException e) {
@@ -223,13 +216,13 @@ final class PartCard extends ColumnBox {
         try {
             return Integer.parseInt(text.strip());
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d is no number of months.");
+            throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d is not a number of months.");
         }
     }
 
     private String said() {
         if (found.getText().isBlank()) {
-            throw new IllegalArgumentException("Say in the field above how it should read.");
+            throw new IllegalArgumentException("Enter the corrected wording in the field above.");
         }
         return found.getText();
     }
@@ -245,8 +238,7 @@ final class PartCard extends ColumnBox {
                     made.getText().isBlank() ? Optional.empty() : Optional.of(Fields.readDay(made.getText()));
             LocalDate on = Fields.readDay(day.getText());
             if (on.isAfter(today.get())) {
-                throw new IllegalArgumentException(
-                        "That day is still to come: what was done is entered, not what is meant.");
+                throw new IllegalArgumentException("That date is in the future. Enter work done, not planned.");
             }
             UnaryOperator<Upkeep> change = doing.with(new Upkeep.Act(
                     on,
@@ -256,7 +248,7 @@ final class PartCard extends ColumnBox {
                     printed));
             change.apply(session.project().upkeep());
             trouble.setText("");
-            edit.accept("Upkeep", change);
+            edit.accept("Maintenance", change);
             return true;
         } catch (IllegalArgumentException e) {
             trouble.setText(e.getMessage());

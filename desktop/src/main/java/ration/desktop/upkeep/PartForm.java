@@ -22,7 +22,7 @@ import ration.upkeep.Upkeep;
 /** Enters a part with a life. */
 final class PartForm extends ColumnBox {
 
-    private static final String NONE = "belongs to no item";
+    private static final String NONE = "not on a layout item";
 
     private final Session session;
     private final Supplier<LocalDate> today;
@@ -32,11 +32,11 @@ final class PartForm extends ColumnBox {
     private final ChoiceBox<String> item = new ChoiceBox<>();
     private final TextField name = Fields.text("new-name", "Name of the part", "name");
     private final TextField fitted =
-            Fields.text("new-fitted", "Day it was fitted; empty where nobody knows", "fitted; empty if nobody knows");
-    private final TextField hours = Fields.text("new-hours", "Airframe hours then", "airframe hours then");
+            Fields.text("new-fitted", "Day it was fitted; empty where nobody knows", "installed (blank if unknown)");
+    private final TextField hours = Fields.text("new-hours", "Airframe hours then", "airframe time at installation");
     private final TextField made =
-            Fields.text("new-made", "Maker's date printed on it, if any", "made, if printed on it");
-    private final TextField paper = Fields.text("new-paper", "Paper, batch, length", "paper, batch, length");
+            Fields.text("new-made", "Date of manufacture, if marked", "date of manufacture (if marked)");
+    private final TextField paper = Fields.text("new-paper", "Paper, batch, length", "release form, batch, P/N");
     private final Label trouble = Ui.trouble("new-trouble");
     private Map<String, String> items = Map.of();
 
@@ -73,12 +73,12 @@ final class PartForm extends ColumnBox {
                         (o, was, k) -> life.setText("usual life: " + k.usual().words()));
         life.setText("usual life: " + kind.getValue().usual().words());
         item.setId("new-item");
-        item.setAccessibleText("Item it is, or sits on");
+        item.setAccessibleText("Layout item");
         kind.setMaxWidth(Double.MAX_VALUE);
         item.setMaxWidth(Double.MAX_VALUE);
         getChildren()
                 .addAll(
-                        Ui.label("A part with a life", "page-title"),
+                        Ui.label("Add tracked part", "page-title"),
                         kind,
                         life,
                         item,
@@ -88,7 +88,7 @@ final class PartForm extends ColumnBox {
                         made,
                         paper,
                         trouble,
-                        Ui.button("Enter it", "new-enter", this::enter));
+                        Ui.button("Add part", "new-enter", this::enter));
     }
 
     void begin() {
@@ -115,7 +115,7 @@ final class PartForm extends ColumnBox {
             if (!fitted.getText().isBlank()) {
                 LocalDate on = Fields.readDay(fitted.getText());
                 if (on.isAfter(today.get())) {
-                    throw new IllegalArgumentException("That day is still to come.");
+                    throw new IllegalArgumentException("That date is in the future.");
                 }
                 when = Optional.of(new Part.Fitted(
                         on,

@@ -60,23 +60,23 @@ public final class UpkeepPage extends LivePage {
      * @param write told what to write out
      */
     public UpkeepPage(Session session, Supplier<LocalDate> today, BiConsumer<Paper, LocalDate> write) {
-        super(session, "upkeep-page", "Upkeep page");
+        super(session, "upkeep-page", "Maintenance page");
         this.session = session;
         this.today = today;
-        hours = Fields.hours("airframe-hours", "Airframe hours now");
+        hours = Fields.hours("airframe-hours", "Airframe total time now");
         hours.setPrefWidth(80);
         hours.onValue(h -> edit("Set airframe hours", u -> u.withHours(h)));
         card = new PartCard(session, today, this::edit, () -> pick(""));
         form = new PartForm(session, today, this::edit, id -> pick(id));
         HBox head = new RowBox(
                 8,
-                Ui.label("Upkeep", "page-title"),
+                Ui.label("Maintenance", "page-title"),
                 words,
                 Ui.spring(),
-                Ui.label("Airframe hours", "soft"),
+                Ui.label("Airframe total time", "soft"),
                 hours,
                 Ui.button("+ Part", "part-new", this::begin, "chip"),
-                Ui.button("Pre-flight card", "preflight-card", () -> write.accept(Paper.PREFLIGHT, now()), "chip"),
+                Ui.button("Preflight card", "preflight-card", () -> write.accept(Paper.PREFLIGHT, now()), "chip"),
                 Ui.button("Calendar file", "upkeep-calendar", () -> write.accept(Paper.CALENDAR, now()), "chip"),
                 Ui.button("Parts, CSV", "upkeep-parts", () -> write.accept(Paper.PARTS, now()), "chip"),
                 Ui.button("Log, CSV", "upkeep-log", () -> write.accept(Paper.LOG, now()), "chip"));
@@ -145,7 +145,7 @@ public final class UpkeepPage extends LivePage {
         words.setText(said.sum(now()));
         rows.getChildren().clear();
         if (!due.isEmpty()) {
-            rows.getChildren().add(cells(false, "Part and item", "Fitted", "Life", "Left", "Paper"));
+            rows.getChildren().add(cells(false, "Part", "Installed", "Interval", "Remaining", "Reference"));
         }
         for (Due d : due) {
             rows.getChildren().add(row(d, said.row(d)));
@@ -153,9 +153,8 @@ public final class UpkeepPage extends LivePage {
         if (due.isEmpty()) {
             rows.getChildren()
                     .add(Ui.wrapped(
-                            "Hoses, sight tubes, screens, filter elements, o-rings, vents and senders grow old."
-                                    + " + Part enters one; it is"
-                                    + " offered the usual life, which is common practice until the maker's is said.",
+                            "Hoses, sight tubes, screens, filter elements, o-rings, vents and senders age."
+                                    + " + Part adds one with a typical interval; replace it with the manufacturer's.",
                             "soft"));
         }
         if (upkeep.part(picked).isEmpty()) {

@@ -102,7 +102,7 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
         int time = IntStream.range(0, as.size())
                 .filter(i -> TIME.equals(as.get(i).is()))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("Say which column is the time."));
+                .orElseThrow(() -> new IllegalArgumentException("Select the time column."));
         double[] values = table.columns().get(time).values();
         Clock clock = new Clock(
                 values,
@@ -121,10 +121,10 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
             }
         }
         if (all.isEmpty()) {
-            throw new IllegalArgumentException("Say which part at least one column belongs to.");
+            throw new IllegalArgumentException("Assign one or more columns to an item.");
         }
         String ran =
-                running.isEmpty() ? "" : " While it ran, at most:" + running.substring(0, running.length() - 1) + ".";
+                running.isEmpty() ? "" : " While running, maximum:" + running.substring(0, running.length() - 1) + ".";
         return new SoakLog(file, all, earlier, Optional.empty(), differences(all, parts) + ran);
     }
 
@@ -136,8 +136,8 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
         return parts.stream()
                 .filter(x -> x.item().equals(l.item()))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "A part that was logged is no longer on the path: lay the log over it again."));
+                .orElseThrow(() ->
+                        new IllegalArgumentException("A logged item is no longer on the path: overlay the log again."));
     }
 
     /**
@@ -188,7 +188,7 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
             double squares = IntStream.range(0, l.minutes().length)
                     .mapToDouble(i -> Math.pow(p.soak().at(60 * l.minutes()[i]) - l.kelvin()[i], 2))
                     .sum();
-            off.add(p.name() + " " + UnitSystem.figure(Math.sqrt(squares / l.minutes().length), 1) + " K");
+            off.add(p.name() + " " + UnitSystem.figure(Math.sqrt(squares / l.minutes().length), 1) + " \u00b0C");
             earlier.stream().filter(e -> e.item().equals(l.item())).forEach(e -> then.append(" ")
                     .append(p.name())
                     .append(" reached ")
@@ -210,7 +210,7 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
 
     /** Kept as the run before a change. */
     SoakLog kept() {
-        return new SoakLog(name, List.of(), logged, Optional.empty(), "Lay the run after the change over it.");
+        return new SoakLog(name, List.of(), logged, Optional.empty(), "Overlay the run made after the change.");
     }
 
     /** With the figures that make the prediction lie on it; without, and why, where none do. */
@@ -223,9 +223,9 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
                     logged,
                     earlier,
                     Optional.of(found),
-                    "Fitted: the soak rises " + UnitSystem.figure(found.soakOver(), 0)
-                            + " \u00b0C over outside and fades in " + UnitSystem.figure(found.fade() / 60, 0)
-                            + " min; fit error " + UnitSystem.figure(found.error(), 1) + " K.");
+                    "Fitted: soak peaks " + UnitSystem.figure(found.soakOver(), 0)
+                            + " \u00b0C above OAT, decays in " + UnitSystem.figure(found.fade() / 60, 0)
+                            + " min; fit error " + UnitSystem.figure(found.error(), 1) + " \u00b0C.");
         } catch (IllegalArgumentException e) {
             return new SoakLog(name, logged, earlier, Optional.empty(), e.getMessage());
         }
@@ -251,7 +251,7 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
         Measured fade = HeatFigure.SOAK_FADE.checked(
                 new Measured(Quantity.of(Math.round(found.fade() / 6) / 10.0, Unit.MINUTE), by));
         return Edit.of(
-                "Take fitted soak",
+                "Use fitted soak",
                 p -> p.with(p.heat().with(HeatFigure.BAY_SOAK_OVER, over).with(HeatFigure.SOAK_FADE, fade)));
     }
 }

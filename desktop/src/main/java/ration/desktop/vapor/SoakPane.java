@@ -107,17 +107,16 @@ public final class SoakPane extends ColumnBox {
     }
 
     private void tools() {
-        tools.getChildren()
-                .setAll(Ui.button("Lay a log over it\u2026", "log-open", () -> logs.open(this::parse), "chip"));
+        tools.getChildren().setAll(Ui.button("Overlay log\u2026", "log-open", () -> logs.open(this::parse), "chip"));
         if (log.fit().isPresent()) {
-            tools.getChildren().add(Ui.button("Take these figures", "log-take", this::take, "chip"));
+            tools.getChildren().add(Ui.button("Use fitted values", "log-take", this::take, "chip"));
         }
         if (!log.logged().isEmpty() || !log.earlier().isEmpty()) {
-            tools.getChildren().add(Ui.button("Away", "log-away", () -> now(SoakLog.NONE), "chip"));
+            tools.getChildren().add(Ui.button("Remove overlay", "log-away", () -> now(SoakLog.NONE), "chip"));
         }
         if (!log.logged().isEmpty()) {
             tools.getChildren().add(Ui.button("Fit", "log-fit", () -> now(log.fitted(parts())), "chip"));
-            tools.getChildren().add(Ui.button("Keep as earlier run", "log-keep", () -> now(log.kept()), "chip"));
+            tools.getChildren().add(Ui.button("Keep as baseline", "log-keep", () -> now(log.kept()), "chip"));
         }
     }
 
@@ -194,20 +193,17 @@ public final class SoakPane extends ColumnBox {
         stopped.setId("log-stopped");
         stopped.setAccessibleText("Minutes into the log at which the engine was stopped");
         stopped.setPrefWidth(70);
-        Button lay = Ui.button("Lay it over", "log-lay", () -> lay(file, table, what, units, stopped.getText()));
+        Button lay = Ui.button("Overlay", "log-lay", () -> lay(file, table, what, units, stopped.getText()));
         HBox foot = new RowBox(
                 8,
                 Ui.label("Engine stopped after"),
                 stopped,
                 Ui.label("min of the log"),
                 lay,
-                Ui.button("Leave it", "log-leave", () -> body.getChildren().setAll(picture), "plain"));
+                Ui.button("Cancel", "log-leave", () -> body.getChildren().setAll(picture), "plain"));
         foot.setAlignment(Pos.CENTER_LEFT);
         ScrollPane scroll = new ScrollPane(new ColumnBox(
-                8,
-                Ui.wrapped(file + ", " + table.rows() + " readings. Say once what its columns" + " are.", "soft"),
-                grid,
-                foot));
+                8, Ui.wrapped(file + ", " + table.rows() + " readings. Set what each column is.", "soft"), grid, foot));
         scroll.setFitToWidth(true);
         body.getChildren().setAll(scroll);
         lay.requestFocus();

@@ -85,7 +85,7 @@ public final class VaporPage extends LivePage {
     public VaporPage(Session session, java.util.function.Consumer<String> pick, SoakPane.Logs logs) {
         super(session, "vapor-page", "Vapor page");
         this.session = session;
-        helping = session.whileOpen().work("what buys degrees");
+        helping = session.whileOpen().work("ways to add vapor margin");
         heating = session.whileOpen().work("warmth along the path");
         zones = new ZonePane(session);
         seen = session.project();
@@ -93,24 +93,25 @@ public final class VaporPage extends LivePage {
         along = new PicturePane("vapor-path", this::alongPicture, pick);
         map = new PicturePane(
                 "altitude-map",
-                (w, h) -> path().map(p -> AltitudeMap.draw(project(), p, air, w, h, Tokens.measure()))
+                (w, h) -> path().map(p -> AltitudeMap.draw(
+                                project(), p, air, session.units().get(), w, h, Tokens.measure()))
                         .orElse(new Picture(w, h, List.of())),
                 pick);
         soak = new SoakPane(session, logs, () -> path().orElse(new PathHeat(List.of())), () -> air);
         altitude = new QuantityField<>(
                 "vapor-altitude",
                 "Pressure altitude",
-                t -> within(Quantity.parse(t, Unit.FOOT).si(), 0, 12_000, "The altitude lies between 0 and 39 000 ft."),
+                t -> within(Quantity.parse(t, Unit.FOOT).si(), 0, 12_000, "Altitude: 0 to 39,000 ft."),
                 m -> UnitSystem.figure(Unit.FOOT.fromSi(m), 0) + " ft");
         fuel = new QuantityField<>(
                 "vapor-fuel",
                 "Fuel in the tank",
                 t -> within(
-                        Quantity.parse(t, Unit.CELSIUS).si(),
+                        Quantity.parse(t, session.units().get().thermometer()).si(),
                         240,
                         345,
-                        "Fuel lies between \u221233 and 72 \u00b0C here."),
-                k -> UnitSystem.figure(Unit.CELSIUS.fromSi(k), 1) + " \u00b0C");
+                        "Fuel temperature: \u221227 to 162 \u00b0F (\u221233 to 72 \u00b0C)."),
+                k -> session.units().get().warmth(k));
         altitude.setPrefWidth(78);
         fuel.setPrefWidth(74);
         altitude.onTrouble(trouble::setText).onValue(m -> look(new Air(m, air.fuelKelvin())));
@@ -162,7 +163,7 @@ public final class VaporPage extends LivePage {
                 Ui.button("Hot day", "vapor-hot", () -> look(hot(project().heat())), "chip"),
                 Ui.button("110 \u00b0F fuel", "vapor-110", () -> look(new Air(air.altitudeM(), HOT_FUEL)), "chip"),
                 Ui.button("Governing", "vapor-governing", this::governing, "chip"),
-                Ui.button("Hold to compare", "vapor-hold", this::hold, "chip"));
+                Ui.button("Set as baseline", "vapor-hold", this::hold, "chip"));
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("page-head");
         return head;
@@ -185,7 +186,7 @@ public final class VaporPage extends LivePage {
         HBox heads = new RowBox(
                 3,
                 chip("Altitude and fuel temperature", "vapor-map", map, group),
-                chip("What buys degrees", "vapor-buys", buysScroll, group),
+                chip("Ways to add vapor margin", "vapor-buys", buysScroll, group),
                 chip("Heat figures", "vapor-figures", figureScroll, group));
         left.getChildren().setAll(map);
         VBox.setVgrow(left, Priority.ALWAYS);
@@ -332,13 +333,13 @@ public final class VaporPage extends LivePage {
         wall.setVisible(project().system().firewall().isEmpty()
                 && project().system().inlet().isPresent());
         grade.setText(heat.volatility().label() + " \u25be");
-        grade.setAccessibleText("Fuel bought: " + heat.volatility().label());
-        ((Button) lookup("#vapor-hold")).setText(held.isPresent() ? "Let go" : "Hold to compare");
+        grade.setAccessibleText("Fuel class: " + heat.volatility().label());
+        ((Button) lookup("#vapor-hold")).setText(held.isPresent() ? "Clear baseline" : "Set as baseline");
         caseWords.setText(session.shown()
                 .get()
                 .look()
                 .map(CaseAnswer::condition)
-                .map(c -> "pressure in the fuel against the" + " pressure at which it boils, "
+                .map(c -> "fuel pressure and vapor pressure along the path, "
                         + c.attitude().label())
                 .orElse(""));
         heat();
@@ -346,7 +347,7 @@ public final class VaporPage extends LivePage {
         zones.update(project());
         if (project() != helped) {
             helped = project();
-            buys.getChildren().setAll(Ui.label("Working it out\u2026", "soft"));
+            buys.getChildren().setAll(Ui.label("Computing\u2026", "soft"));
             helping.start(task -> MoreDegrees.of(a, task), this::show, why -> buys.getChildren()
                     .setAll(Ui.wrapped(why, "wrong-text")));
         }
@@ -355,21 +356,27 @@ public final class VaporPage extends LivePage {
     private void show(List<MoreDegrees.Row> rows) {
         buys.getChildren().clear();
         session.shown().get().assessment().vapor().ifPresent(v -> buys.getChildren()
-                .add(Ui.label("now " + VaporAnswer.signed(v.degrees()) + ", " + v.label(project()), "soft")));
+                .add(Ui.label(
+                        "now " + session.units().get().difference(v.degrees()) + ", "
+                                + v.label(project(), session.units().get()),
+                        "soft")));
         if (rows.isEmpty()) {
-            buys.getChildren().add(Ui.wrapped("No single change along the path that governs buys degrees.", "soft"));
+            buys.getChildren().add(Ui.wrapped("No single change on the governing path adds vapor margin.", "soft"));
         }
         for (MoreDegrees.Row r : rows) {
             int n = buys.getChildren().size();
             NotchBar bar = new NotchBar(60, 8);
             bar.show(r.after().ratio(), r.after().verdict());
-            Label figure = Ui.label(VaporAnswer.signed(r.after().degrees()), "name");
+            Label figure = Ui.label(session.units().get().difference(r.after().degrees()), "name");
             figure.setMinWidth(62);
             Button take = Ui.button("Try", "degrees-try-" + n, () -> session.apply(r.edit()), "chip");
             take.setAccessibleText("Try: " + r.title() + ", gives " + figure.getText());
             VBox words = new ColumnBox(
                     Ui.wrapped(r.title(), "bold"),
-                    Ui.wrapped(r.costs() + "; then " + r.after().label(project()), "soft"));
+                    Ui.wrapped(
+                            r.costs() + "; then "
+                                    + r.after().label(project(), session.units().get()),
+                            "soft"));
             HBox.setHgrow(words, Priority.ALWAYS);
             HBox row = new RowBox(8, words, bar, figure, take);
             row.setAlignment(Pos.CENTER_LEFT);

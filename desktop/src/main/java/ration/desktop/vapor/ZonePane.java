@@ -1,13 +1,13 @@
 package ration.desktop.vapor;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
+import javafx.util.StringConverter;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -36,10 +36,8 @@ final class ZonePane extends ColumnBox {
                 .addAll(
                         Ui.label("Where parts stand", "group-title"),
                         Ui.wrapped(
-                                "By its place is the engine bay before the"
-                                        + " firewall, the cabin behind it. A part in a cooling shroud has blast"
-                                        + " air in flight, and none idling or after"
-                                        + " shutdown.",
+                                "By location: engine bay forward of the firewall, cabin aft of it. A shrouded"
+                                        + " part gets blast air in flight only, none at idle or after shutdown.",
                                 "soft"),
                         grid);
     }
@@ -64,29 +62,37 @@ final class ZonePane extends ColumnBox {
         }
     }
 
-    private ChoiceBox<String> choice(Item item, Project project) {
-        List<String> words = new ArrayList<>(List.of(BY_PLACE));
+    private static final StringConverter<Optional<Zone>> WORDS = new StringConverter<>() {
+        @Override
+        public String toString(Optional<Zone> zone) {
+            return zone == null ? "" : zone.map(Zone::label).orElse(BY_PLACE);
+        }
+
+        @Override
+        public Optional<Zone> fromString(String text) {
+            throw new UnsupportedOperationException("it is chosen, not written");
+        }
+    };
+
+    private ChoiceBox<Optional<Zone>> choice(Item item, Project project) {
+        List<Optional<Zone>> zones = new ArrayList<>(List.of(Optional.empty()));
         for (Zone z : Zone.values()) {
             // a shroud is put round a body
             if (z != Zone.SHROUD || item.only(Fitted.class).isPresent()) {
-                words.add(z.label());
+                zones.add(Optional.of(z));
             }
         }
-        ChoiceBox<String> box = new ChoiceBox<>();
-        box.getItems().setAll(words);
-        Zone said = project.heat().zones().get(item.id());
-        box.setValue(said == null ? BY_PLACE : said.label());
+        ChoiceBox<Optional<Zone>> box = new ChoiceBox<>();
+        box.setConverter(WORDS);
+        box.getItems().setAll(zones);
+        box.setValue(Optional.ofNullable(project.heat().zones().get(item.id())));
         box.setId("zone-" + item.id());
         box.setAccessibleText("Where " + item.name() + " stands");
-        box.valueProperty().addListener((o, was, now) -> {
-            Optional<Zone> at = Arrays.stream(Zone.values())
-                    .filter(z -> z.label().equals(now))
-                    .findFirst();
-            session.apply(Edit.of(
-                    "Place " + item.name(),
-                    p -> p.with(at.map(z -> p.heat().withZone(item.id(), z))
-                            .orElseGet(() -> p.heat().withoutZone(item.id())))));
-        });
+        box.valueProperty()
+                .addListener((o, was, now) -> session.apply(Edit.of(
+                        "Place " + item.name(),
+                        p -> p.with(now.map(z -> p.heat().withZone(item.id(), z))
+                                .orElseGet(() -> p.heat().withoutZone(item.id()))))));
         return box;
     }
 }

@@ -63,7 +63,7 @@ class AirWordsTest {
             assertThat(v.blocked())
                     .isEqualTo(
                             v.item().id().equals(tank.id())
-                                    ? found.or(() -> Optional.of("What stops is not computed."))
+                                    ? found.or(() -> Optional.of("Effect not computed."))
                                     : Optional.empty());
         }
     }
@@ -72,7 +72,7 @@ class AirWordsTest {
     void nothing_laid_out_says_so_and_holds_nothing() {
         AirWords none = new AirWords(Assessment.of(Project.empty()), Set.of(), UnitSystem.US);
         assertThat(none.vents()).isEmpty();
-        assertThat(none.samples()).containsExactly("No drain is laid out.");
+        assertThat(none.samples()).containsExactly("No drain in the layout.");
         assertThat(none.findings()).isEmpty();
     }
 

@@ -34,7 +34,7 @@ class BriefWordsTest {
         assertThat(words.demand()).isEqualTo(UnitSystem.figure(flow.fromSi(demand), 2) + " " + flow.symbol());
         assertThat(words.needed()).startsWith(units.text(factor * demand, Dimension.FLOW));
         assertThat(words.times()).contains(UnitSystem.figure(factor, 2));
-        assertThat(words.delivery()).contains(factor == 1.5 ? "150 %" : "125 %");
+        assertThat(words.delivery()).contains(factor == 1.5 ? "150%" : "125%");
         assertThat(words.weight()).isEqualTo(units.text(b.demandDensity(), Dimension.DENSITY));
         assertThat(words.fuel()).contains("both from memory");
     }
@@ -43,7 +43,7 @@ class BriefWordsTest {
     void what_nobody_said_is_named_until_it_is_said() {
         Project fresh = Project.empty();
         String assumed = new BriefWords(fresh, UnitSystem.US).assumed().orElseThrow();
-        assertThat(assumed).contains("take-off power", "specific consumption", "Not shown");
+        assertThat(assumed).contains("takeoff power", "BSFC", "Not shown");
         assertThat(new BriefWords(ration.project.Unsaid.said(fresh, java.time.LocalDate.of(2026, 3, 9)), UnitSystem.US)
                         .assumed())
                 .isEmpty();
@@ -52,9 +52,9 @@ class BriefWordsTest {
     @Test
     void what_cannot_be_is_refused_with_a_sentence() {
         assertThatThrownBy(() -> BriefWords.positive(Quantity.of(0, Unit.HORSEPOWER)))
-                .hasMessage("It must be above zero.");
+                .hasMessage("Must be above 0.");
         assertThatThrownBy(() -> BriefWords.notNegative(Quantity.of(-0.1, Unit.GALLON)))
-                .hasMessage("It must not be below zero.");
+                .hasMessage("Must be 0 or more.");
         assertThatThrownBy(() -> BriefWords.attitude(Quantity.of(-61, Unit.DEGREE)))
                 .hasMessageContaining("60\u00b0");
         assertThatThrownBy(() -> BriefWords.temperature(Quantity.of(80, Unit.CELSIUS)))

@@ -20,7 +20,7 @@ class CoverTest {
         assertThat(view.getChildren()).hasSize(1);
         for (int n = 0; n < 2; n++) {
             cover.guard(() -> {
-                throw new IllegalStateException("a tank does not close");
+                throw new IllegalStateException("a tank outline not closed");
             });
             assertThat(view.getChildren()).hasSize(2);
             assertThat(((Label) view.getChildren().get(1)).getText()).startsWith("Not shown");

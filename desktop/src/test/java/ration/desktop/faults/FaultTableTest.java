@@ -75,7 +75,7 @@ class FaultTableTest {
         FaultAnswer f = like(Double.NaN, Double.NaN, Verdict.NOT_SHOWN, List.of(), Optional.empty());
         FaultTable.Cells cells = FaultTable.cells(f);
         assertThat(cells.share()).isEqualTo("\u2013");
-        assertThat(cells.minutes()).isEqualTo("not known");
+        assertThat(cells.minutes()).isEqualTo("unknown");
         assertThat(cells.seen()).isEmpty();
         assertThat(cells.spoken()).endsWith("Not shown");
         assertThat(FaultTable.bar(f)).isZero();
@@ -86,11 +86,11 @@ class FaultTableTest {
     void a_fault_that_nothing_shows_and_nothing_mends_says_both() {
         FaultAnswer f = like(0, 0, Verdict.FAILS, List.of(), Optional.empty());
         FaultTable.Cells cells = FaultTable.cells(f);
-        assertThat(cells.minutes()).isEqualTo("at once");
-        assertThat(cells.seen()).isEqualTo("nothing before it stops");
+        assertThat(cells.minutes()).isEqualTo("immediately");
+        assertThat(cells.seen()).isEqualTo("none before power loss");
         assertThat(cells.wayOut()).isEqualTo("none");
-        assertThat(FaultTable.allSeen(f)).startsWith("Nothing fitted");
-        assertThat(FaultTable.wayOut(f)).startsWith("No handle");
+        assertThat(FaultTable.allSeen(f)).startsWith("No installed sender");
+        assertThat(FaultTable.wayOut(f)).startsWith("No selector position");
     }
 
     @Test
@@ -99,15 +99,15 @@ class FaultTableTest {
                 0.4,
                 12.34,
                 Verdict.FAILS,
-                List.of(new FaultAnswer.Seen("Flow sender", 0), new FaultAnswer.Seen("low light of Header", 3)),
+                List.of(new FaultAnswer.Seen("Fuel flow sender", 0), new FaultAnswer.Seen("low light of Header", 3)),
                 Optional.of(new FaultAnswer.WayOut("Boost on", 1.2)));
-        assertThat(FaultTable.allSeen(f)).isEqualTo("Flow sender, at once; low light of Header after 3.0 min");
+        assertThat(FaultTable.allSeen(f)).isEqualTo("Fuel flow sender, immediately; low light of Header after 3.0 min");
         assertThat(FaultTable.cells(f).minutes()).isEqualTo("12.3 min");
         assertThat(FaultTable.cells(f).wayOut()).isEqualTo("Boost on  1.20\u00d7");
-        assertThat(FaultTable.wayOut(f)).isEqualTo("Boost on: 1.20\u00d7 of the demand then, in the worst case");
+        assertThat(FaultTable.wayOut(f)).isEqualTo("Boost on: 1.20\u00d7 of demand then, in the worst case");
         assertThat(FaultTable.cells(like(1.5, Double.POSITIVE_INFINITY, Verdict.HOLDS, List.of(), Optional.empty()))
                         .minutes())
-                .isEqualTo("no end");
+                .isEqualTo("never");
     }
 
     /** Every row can be read by who does not see it: part, share, minutes, way out and verdict. */

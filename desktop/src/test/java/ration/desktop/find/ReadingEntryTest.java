@@ -80,17 +80,17 @@ class ReadingEntryTest {
     @Test
     void nothing_is_entered_that_nobody_read() {
         assertThatThrownBy(() -> US.read(null, Reading.What.PRESSURE, "2", "0.3", as))
-                .hasMessage("Say where it was read.");
+                .hasMessage("Enter where it was read.");
         assertThatThrownBy(() -> US.read(inlet(), Reading.What.PRESSURE, " ", "0.3", as))
-                .hasMessageContaining("What was read is empty");
+                .hasMessageContaining("Enter the value read");
         assertThatThrownBy(() -> US.read(inlet(), Reading.What.PRESSURE, "2", "", as))
-                .hasMessageContaining("may be off by is empty");
+                .hasMessageContaining("Enter the instrument error");
         assertThatThrownBy(() -> US.read(inlet(), Reading.What.DRIPS, "", "", as))
                 .hasMessageContaining("no where you looked and it is not");
         assertThatThrownBy(() -> US.read(inlet(), Reading.What.DRIPS, "maybe", "", as))
                 .hasMessageContaining("Say yes");
         assertThatThrownBy(() -> ReadingEntry.asked(null, Reading.What.FLOW, as))
-                .hasMessage("Say where it was read.");
+                .hasMessage("Enter where it was read.");
     }
 
     @ParameterizedTest
@@ -126,7 +126,7 @@ class ReadingEntryTest {
         ReadingEntry.Row row = US.row(US.read(inlet(), Reading.What.FLOW, "5", "0.5", blown), corrie.system());
         assertThat(row.how())
                 .contains(blown.condition().positions().values())
-                .contains("take-off")
+                .contains("takeoff")
                 .endsWith(Setting.Manoeuvre.values()[0].word());
         assertThat(row.figure()).contains("gph");
         assertThat(row.error()).isEqualTo("\u00b1 0.5 gph");
@@ -177,8 +177,8 @@ class ReadingEntryTest {
         FindWords found = new FindWords(List.of(low), search.explanations(), search.next(as.condition()));
         assertThat(found.sum(1))
                 .isIn(
-                        "suspects after 1 reading",
-                        "Nothing that fails by itself explains these readings: read again, or look for two faults");
+                        "likely causes after 1 reading",
+                        "No single fault explains these readings: repeat them, or look for two faults");
         assertThat(found.sound()).hasSize(1);
         boolean off = Math.abs(found.sound().get(0).deviation()) > 1;
         assertThat(found.numbers(US)).singleElement().satisfies(n -> assertThat(n.toString())
@@ -202,8 +202,9 @@ class ReadingEntryTest {
         Reading gone = US.read("no-such-part.in", Reading.What.PRESSURE, "2", "0.3", as);
         assertThat(FindWords.known(List.of(here, gone), corrie.system())).containsExactly(here);
         assertThat(new FindWords(List.of(here, gone), List.of(), List.of()).sum(1))
-                .isEqualTo("suspects after 1 reading; 1 of a place that is no longer laid out are left aside");
-        assertThat(new FindWords(List.of(), List.of(), List.of()).sum(0)).startsWith("Enter a reading below");
+                .isEqualTo("likely causes after 1 reading; 1 at a place no longer in the layout are ignored");
+        assertThat(new FindWords(List.of(), List.of(), List.of()).sum(0))
+                .startsWith("Enter a reading at the conditions");
     }
 
     @Test
@@ -211,6 +212,7 @@ class ReadingEntryTest {
         Reading first = US.read(inlet(), Reading.What.PRESSURE, "2", "0.3", as);
         Reading second = US.read(inlet(), Reading.What.FLOW, "4", "0.5", as);
         Explanation wrong = new Explanation(
+                ration.find.CauseKind.INSTRUMENT,
                 "Instrument of reading 2",
                 "misreads",
                 Optional.empty(),
@@ -219,12 +221,12 @@ class ReadingEntryTest {
         List<Explanation> ranked = new ArrayList<>(List.of(wrong));
         assertThat(new FindWords(List.of(first, second), ranked, List.of()).suspect())
                 .contains(second);
-        ranked.set(0, new Explanation(wrong.name(), wrong.how(), wrong.fault(), 0.3, wrong.fits()));
+        ranked.set(0, new Explanation(wrong.kind(), wrong.name(), wrong.how(), wrong.fault(), 0.3, wrong.fits()));
         assertThat(new FindWords(List.of(first, second), ranked, List.of()).suspect())
                 .as("not likely enough")
                 .isEmpty();
         assertThat(new FindWords(List.of(first), ranked, List.of()).nothingNext())
-                .startsWith("One cause is left");
+                .startsWith("One cause remains");
         assertThat(new FindWords(List.of(), List.of(), List.of()).nothingNext()).startsWith("Enter a reading: ");
     }
 }

@@ -35,10 +35,10 @@ class LandingWordsTest {
         Assessment a = Assessment.of(ProjectFile.demo(demo));
         Flight flight = flown(a);
         LandingWords said = new LandingWords(flight, Optional.empty(), units);
-        String[] sides = said.why(a).split("\\. The")[0].split(" = ");
+        String[] sides = said.why(a).split("\\. Down")[0].split(" = ");
         String[] terms = sides[1].split(" \u2212 ");
         assertThat(terms).hasSize(3);
-        assertThat(read(terms[0]) - read(terms[1]) - read(terms[2].replace(" kept back by placards.", "")))
+        assertThat(read(terms[0]) - read(terms[1]) - read(terms[2].replace(" unusable (placards).", "")))
                 .isCloseTo(read(sides[0]), Offset.offset(0.21));
         assertThat(read(said.usable()))
                 .isCloseTo(

@@ -138,7 +138,7 @@ class BenchTest {
         Project after = Bench.attached(drawn, photo).change().apply(since);
         assertThat(after.test("test-4").orElseThrow().by().notes()).isEqualTo("read since");
         assertThat(words(after.test("test-4").orElseThrow()).soFar())
-                .contains(new StepWords.Line("Beside it", "wing.jpg, abababababab"));
+                .contains(new StepWords.Line("Attached", "wing.jpg, abababababab"));
         assertThat(Bench.attached(drawn, photo)
                         .change()
                         .apply(project().withTests(List.of()))
@@ -154,7 +154,7 @@ class BenchTest {
         assertThat(open.title()).isEqualTo(open.step().title());
         StepWords done = words(record("test-6"));
         assertThat(done.where()).endsWith(", finished " + record("test-6").by().date());
-        assertThat(done.title()).isEqualTo("What was found");
+        assertThat(done.title()).isEqualTo("Result");
         assertThat(done.caution()).isEmpty();
         assertThat(done.found()).isEqualTo(done.outcome().orElseThrow().words().in(UnitSystem.US));
     }
@@ -162,7 +162,7 @@ class BenchTest {
     @Test
     void a_record_that_ended_says_so_before_it_says_what_it_found() {
         StepWords stale = words(record("test-5"));
-        assertThat(stale.countsNot()).startsWith("No longer counts: ").contains("R3");
+        assertThat(stale.countsNot()).startsWith("No longer valid: ").contains("R3");
         assertThat(stale.found()).startsWith(stale.countsNot());
         HangarTest fed = record("test-6")
                 .with(record("test-6").by().with(record("test-6").by().beside().fedByStandIn()));
@@ -181,7 +181,7 @@ class BenchTest {
                                 .toList()));
         StepWords words = new StepWords(t, without, corrie, UnitSystem.US);
         assertThat(words.orphan()).isTrue();
-        assertThat(words.title()).contains("no longer laid out");
+        assertThat(words.title()).contains("no longer in the layout");
         assertThat(words.words()).isEqualTo("The record is kept.");
         assertThat(new StepWords(
                                 new HangarTest(
@@ -195,7 +195,7 @@ class BenchTest {
                                 UnitSystem.US)
                         .found())
                 .as("nobody asks for it")
-                .contains("does not ask for this test any more");
+                .contains("no longer requires this test");
     }
 
     /** What is drawn of a step is drawn anew when, and only when, something of it changed. */
@@ -218,7 +218,7 @@ class BenchTest {
                 .extracting(StepWords.Line::name)
                 .startsWith("Trial 1")
                 .contains("Selector")
-                .endsWith("By");
+                .endsWith("Tested by");
         assertThat(words(record("test-6")).soFar())
                 .extracting(StepWords.Line::name)
                 .contains("Run 1", "Run 2", "Run 3");
@@ -239,11 +239,11 @@ class BenchTest {
     @Test
     void a_test_not_begun_invites_with_what_is_computed() {
         Invitation fresh = new Invitation(proof("fill.fuselage"), UnitSystem.US);
-        assertThat(fresh.button()).isEqualTo("Begin");
+        assertThat(fresh.button()).isEqualTo("Start test");
         assertThat(fresh.words())
                 .endsWith(proof("fill.fuselage").outcome().words().in(UnitSystem.US));
         Invitation again = new Invitation(proof("flow.selector:FUSELAGE"), UnitSystem.US);
-        assertThat(again.button()).isEqualTo("Begin again");
+        assertThat(again.button()).isEqualTo("Repeat test");
         assertThat(again.words()).contains("On record: stale");
         assertThat(again.under()).startsWith("Computed, not measured. ").contains("Needs ");
         Invitation counts = new Invitation(proof("flow.selector:UPPER"), UnitSystem.METRIC);
@@ -286,9 +286,9 @@ class BenchTest {
         assertThat(row("overnight", "", "", LocalDate.parse(day).minusDays(1)).state())
                 .isEqualTo("03-07, Thin");
         ProgrammeRows.Row over = row("overnight", "", "", LocalDate.parse(day));
-        assertThat(over.state()).isEqualTo("look again, over");
+        assertThat(over.state()).isEqualTo("recheck overdue");
         assertThat(over.bad()).isTrue();
-        assertThat(over.spoken()).contains("to be looked at again by now");
+        assertThat(over.spoken()).contains("recheck overdue");
     }
 
     @Test
@@ -322,16 +322,16 @@ class BenchTest {
                 .as("all are of what is laid out")
                 .isEmpty();
         BesideWords.Record stale = words.record(record("test-5"));
-        assertThat(stale.words()).contains("no longer counts: ");
+        assertThat(stale.words()).contains("no longer valid: ");
         assertThat(stale.good()).isFalse();
-        assertThat(words.record(record("test-4")).words()).endsWith("interrupted at step 6");
+        assertThat(words.record(record("test-4")).words()).endsWith("in progress, step 6");
         assertThat(words.record(record("test-6"))).satisfies(r -> {
             assertThat(r.words()).endsWith(", counts");
             assertThat(r.result())
                     .isEqualTo(proof("flow.selector:UPPER").outcome().measured().in(UnitSystem.US));
         });
         assertThat(words.now(proof("flow.selector:FUSELAGE"))).startsWith("Now Not shown: stale");
-        assertThat(words.source(proof("run-log"))).endsWith("Advised, not asked for.");
+        assertThat(words.source(proof("run-log"))).endsWith("Recommended, not required.");
     }
 
     @Test

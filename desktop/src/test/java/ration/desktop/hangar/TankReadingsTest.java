@@ -88,7 +88,7 @@ class TankReadingsTest {
     @Test
     void more_back_than_was_poured_is_no_reading() {
         Work.Trial trial = new Work.Trial(new Measured(Quantity.of(2, Unit.GALLON), "can"), Optional.empty());
-        assertThatThrownBy(() -> US.cameBack("2.1", trial)).hasMessageContaining("More came back than the 2 gal");
+        assertThatThrownBy(() -> US.cameBack("2.1", trial)).hasMessageContaining("More drained than the 2 gal");
         assertThat(((Work.Drain) US.cameBack("2.01", trial)
                                 .apply(US.poured("2").apply(of(drain())))
                                 .work())
@@ -130,8 +130,8 @@ class TankReadingsTest {
                         .pitch()
                         .by())
                 .isEqualTo("level");
-        assertThatThrownBy(() -> US.attitude("8", "", false)).hasMessageContaining("0 if it is level");
-        assertThatThrownBy(() -> US.attitude("61", "0", false)).hasMessageContaining("within 60");
+        assertThatThrownBy(() -> US.attitude("8", "", false)).hasMessageContaining("0 if level");
+        assertThatThrownBy(() -> US.attitude("61", "0", false)).hasMessageContaining("within \u00b160");
         assertThat(TankReadings.entered(Measured.of(0, Unit.DEGREE)))
                 .as("what nobody entered")
                 .isEmpty();
@@ -149,7 +149,7 @@ class TankReadingsTest {
         Passing both = Passing.untrusted(Map.of(), Set.of());
         Passing alone = Passing.untrusted(Map.of(selector, "UPPER"), Set.of());
         assertThatThrownBy(() -> TankReadings.selected(system, upper, Optional.empty(), alone))
-                .hasMessageContaining("Choose the position");
+                .hasMessageContaining("Choose the selector position");
         assertThat(((Work.Drain) TankReadings.selected(system, upper, Optional.of("UPPER"), alone)
                                 .apply(of(drain()))
                                 .work())
@@ -161,8 +161,8 @@ class TankReadingsTest {
         FuelSystem joined = ration.project.Pattern.GRAVITY_TEED.project().system();
         assertThat(TankReadings.runsOver(joined, teed, both, "With the line open")
                         .orElseThrow())
-                .startsWith("With the line open a path stays open to ")
-                .contains("spoil the count");
+                .startsWith("With the line open fuel can cross-feed to ")
+                .contains("spoil the result");
         assertThatThrownBy(() -> TankReadings.selected(joined, teed, Optional.of("BOTH"), both))
                 .hasMessageContaining("another tank feeds too");
     }
@@ -183,8 +183,8 @@ class TankReadingsTest {
                         .orElseThrow()
                         .si())
                 .isEqualTo(0.120);
-        assertThatThrownBy(() -> US.gauge("200", last)).hasMessageContaining("foot of the gauge");
-        assertThatThrownBy(() -> US.gauge("-1", last)).hasMessageContaining("foot of the gauge");
+        assertThatThrownBy(() -> US.gauge("200", last)).hasMessageContaining("bottom of the gauge");
+        assertThatThrownBy(() -> US.gauge("-1", last)).hasMessageContaining("bottom of the gauge");
     }
 
     @Test
@@ -228,7 +228,7 @@ class TankReadingsTest {
         assertThat(TankFound.brief(of(two), UnitSystem.US)).isEqualTo(UnitSystem.US.fineVolume(Unit.GALLON.toSi(0.3)));
         assertThat(TankFound.of(two, Optional.empty(), UnitSystem.US).under())
                 .as("of a tank that is gone")
-                .endsWith("the largest counts.");
+                .endsWith("highest is the result.");
         assertThat(TankFound.of(drain(), a.tank("upper"), UnitSystem.US).big()).isEmpty();
         double shape = a.tank("upper").orElseThrow().body().solid().volume();
         Work.TopOff top = new Work.TopOff(

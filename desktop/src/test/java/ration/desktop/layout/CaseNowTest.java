@@ -60,7 +60,7 @@ class CaseNowTest {
         assertThat(b.unit())
                 .isEqualTo(units.unit(pumped ? Dimension.PRESSURE : Dimension.LENGTH)
                         .symbol());
-        assertThat(b.words().contains("minus")).isEqualTo(pumped);
+        assertThat(b.words().contains("negative values are added")).isEqualTo(pumped);
     }
 
     @Test
@@ -71,10 +71,15 @@ class CaseNowTest {
         assertThat(now.rows())
                 .extracting(CaseNow.Row::label)
                 .containsExactly(
-                        "Engine takes", "Pressure at the inlet", "Available flow", "Line open", "Needed", "Margin");
+                        "Engine demand",
+                        "Pressure at the inlet",
+                        "Available flow",
+                        "Open-line flow",
+                        "Needed",
+                        "Margin");
         assertThat(now.quotient())
                 .startsWith(UnitSystem.figure(look.margin(), 2) + " = ")
-                .contains("gph; ");
+                .contains("gph: ");
         assertThat(now.obstacle()).isEqualTo(look.obstacle(a.project().system()));
         assertThat(now.label()).isEqualTo(look.label(a.project().system(), UnitSystem.US));
     }

@@ -77,10 +77,10 @@ class ItemNowTest {
         ItemNow said = now("carburettor", Regime.AT_MOST, UnitSystem.US);
         assertThat(said.rows())
                 .extracting(ItemNow.Row::label)
-                .containsExactly("Available flow", "Line open", "Take-off demand", "Left at demand");
+                .containsExactly("Available flow", "Open-line flow", "Takeoff demand", "Pressure at demand");
         assertThat(figure(said, "Available flow"))
                 .isEqualTo(UnitSystem.US.text(look.capacity().inletFlow(), Dimension.FLOW));
-        assertThat(said.note()).get().asString().contains("judge the margin by the first figure");
+        assertThat(said.note()).get().asString().contains("Use Available flow for margin");
     }
 
     /** Every item of every demo has something to say, and none of it is a hole. */

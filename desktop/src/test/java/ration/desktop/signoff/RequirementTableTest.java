@@ -95,11 +95,10 @@ class RequirementTableTest {
 
     @Test
     void what_no_longer_counts_is_struck_and_said_to_be_stale() {
-        Requirement stale =
-                all.stream().filter(r -> r.since().equals("stale")).findFirst().orElseThrow();
+        Requirement stale = all.stream().filter(r -> r.outdated()).findFirst().orElseThrow();
         assertThat(RequirementTable.cells(stale).since().style()).isEqualTo("wrong-text");
         assertThat(RequirementTable.cells(stale).measured().style()).isEqualTo("struck");
-        assertThat(RequirementTable.cells(stale).spoken()).contains("which no longer counts");
+        assertThat(RequirementTable.cells(stale).spoken()).contains("no longer valid");
         Requirement never = all.stream()
                 .filter(r -> r.measured().equals("not run"))
                 .findFirst()
@@ -118,7 +117,7 @@ class RequirementTableTest {
         assertThat(now.owner()).isEqualTo("Ines");
         assertThat(now.note()).isEqualTo("wait for the hose");
         assertThat(now.same(new PointWords(Optional.of(open())))).isTrue();
-        assertThat(RequirementTable.cells(now.picked().orElseThrow()).hand()).isEqualTo("with Ines");
+        assertThat(RequirementTable.cells(now.picked().orElseThrow()).hand()).isEqualTo("owner Ines");
     }
 
     /** An acceptance stands beside a finding and never changes it. */
@@ -135,21 +134,21 @@ class RequirementTableTest {
         Requirement now = again(r, after);
         assertThat(now.verdict()).isEqualTo(r.verdict());
         assertThat(now.open()).isTrue();
-        assertThat(RequirementTable.cells(now).hand()).isEqualTo("accepted as found");
+        assertThat(RequirementTable.cells(now).hand()).isEqualTo("accepted as is");
         assertThat(new PointWords(Optional.of(now)).accepted())
-                .isEqualTo("Accepted as found by R. Holt on 2026-05-01: ground runs only");
+                .isEqualTo("Accepted as is by R. Holt on 2026-05-01: ground runs only");
         SignOff.Accepted otherwise =
                 new SignOff.Accepted(r.id(), "R. Holt", "as it was", TODAY, "Thin; something else", "thin 1 1");
         Requirement other = again(r, a.project().with(a.project().signOff().with(otherwise)));
-        assertThat(RequirementTable.cells(other).hand()).isEqualTo("accepted otherwise");
+        assertThat(RequirementTable.cells(other).hand()).isEqualTo("accepted (verdict changed since)");
         assertThat(new PointWords(Optional.of(other)).accepted())
-                .endsWith("What was found then was another: Thin; something else");
+                .endsWith("The finding then was different: Thin; something else");
     }
 
     @Test
     void nothing_picked_offers_nothing() {
         PointWords none = new PointWords(Optional.empty());
-        assertThat(none.title()).isEqualTo("Pick a requirement");
+        assertThat(none.title()).isEqualTo("Select a requirement");
         assertThat(none.open()).isFalse();
         assertThat(none.kept("a", "b")).isEmpty();
         assertThat(none.taken("a", "b", TODAY)).isEmpty();
@@ -162,7 +161,7 @@ class RequirementTableTest {
         PacketWords words = new PacketWords(a, all);
         long open = all.stream().filter(Requirement::open).count();
         assertThat(words.open()).startsWith(open + " points are open");
-        assertThat(words.last()).isEqualTo("No packet was given out yet.");
+        assertThat(words.last()).isEqualTo("No packet issued yet.");
         assertThat(words.cards()).isEqualTo("Write cards for the " + words.toRun() + " tests still to run");
         Project given =
                 a.project().with(a.project().signOff().with(new SignOff.Issued(TODAY, words.mark(), "packet.pdf")));

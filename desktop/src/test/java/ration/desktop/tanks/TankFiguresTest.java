@@ -46,7 +46,7 @@ class TankFiguresTest {
                     .filteredOn(TankFigures.Line::governs)
                     .singleElement()
                     .satisfies(l -> assertThat(l.figure()).isEqualTo(UnitSystem.US.fineVolume(t.unusable())));
-            assertThat(f.unusable()).extracting(TankFigures.Line::how).contains("predicted", "published", "placard");
+            assertThat(f.unusable()).extracting(TankFigures.Line::how).contains("predicted", "manufacturer", "placard");
             assertThat(f.capacity()).filteredOn(TankFigures.Line::governs).hasSize(1);
             assertThat(f.usable().figure()).isEqualTo(UnitSystem.US.fineVolume(t.usable()));
             assertThat(f.usable().why().orElseThrow().get()).isNotNull();
@@ -61,7 +61,7 @@ class TankFiguresTest {
                 .contains("by shape", "by fills, 2026-02-21");
         assertThat(of(a, "upper", UnitSystem.US).unusable())
                 .extracting(TankFigures.Line::how)
-                .anyMatch(h -> h.startsWith("drained"));
+                .anyMatch(h -> h.startsWith("drain"));
         assertThat(of(a, "fuselage", UnitSystem.US).unusable())
                 .extracting(TankFigures.Line::how)
                 .contains("not drained yet");
@@ -92,7 +92,7 @@ class TankFiguresTest {
         TankFigures after = of(Assessment.of(f.set(wanted).change().apply(low.project())), tank.id(), units);
         assertThat(after.isShort()).isFalse();
         assertThat(after.wanted()).isEmpty();
-        assertThat(after.placard()).startsWith("Placard holds: ");
+        assertThat(after.placard()).startsWith("Placard OK: ");
         assertThat(after.ratio()).isLessThanOrEqualTo(1.5);
     }
 

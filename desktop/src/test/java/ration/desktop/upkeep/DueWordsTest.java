@@ -28,7 +28,7 @@ class DueWordsTest {
     @Test
     void nothing_entered_says_so() {
         assertThat(new DueWords(List.of(), Upkeep.NONE, Project.empty().system()).sum(TODAY))
-                .isEqualTo("parts with a life: none is entered yet");
+                .isEqualTo("no tracked parts entered");
     }
 
     @Test
@@ -41,7 +41,7 @@ class DueWordsTest {
                     .count();
             assertThat(words.due().isEmpty()
                             || words.sum(TODAY)
-                                    .startsWith(over + " of " + words.due().size() + " due"))
+                                    .startsWith(over + " of " + words.due().size() + " overdue"))
                     .isTrue();
             for (Due d : words.due()) {
                 DueWords.Row row = words.row(d);
@@ -68,7 +68,7 @@ class DueWordsTest {
         Part unknown = new Part("x1", "Old hose", known.item(), known.kind(), known.life(), Optional.empty(), "");
         Upkeep upkeep = new Upkeep(p.upkeep().hours(), List.of(unknown), List.of());
         DueWords words = new DueWords(Due.of(upkeep, TODAY), upkeep, p.system());
-        assertThat(words.sum(TODAY)).isEqualTo("0 of 1 due, 1 of unknown age; today 2026-11-27");
+        assertThat(words.sum(TODAY)).isEqualTo("0 of 1 overdue, 1 age unknown; today 2026-11-27");
         DueWords.Row row = words.row(words.due().get(0));
         assertThat(row.fitted()).isEqualTo("unknown");
         assertThat(row.paper()).isEqualTo("none");

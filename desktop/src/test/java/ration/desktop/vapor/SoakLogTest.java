@@ -81,7 +81,7 @@ class SoakLogTest {
                 "soak.csv", table(log("t,T", 0, 2400, s -> hottest().soak().at(s))), as(hottest()), "0", parts);
         assertThat(laid.said())
                 .isEqualTo("Predicted against logged, root mean square: "
-                        + hottest().name() + " 0.0 K.");
+                        + hottest().name() + " 0.0 \u00b0C.");
         assertThat(laid.name()).isEqualTo("soak.csv");
         assertThat(laid.logged()).singleElement().satisfies(l -> assertThat(l.minutes()[0])
                 .isZero());
@@ -103,8 +103,8 @@ class SoakLogTest {
                 "5",
                 parts);
         assertThat(laid.said())
-                .contains("root mean square: " + hottest().name() + " 3.0 K.")
-                .contains("While it ran, at most: " + hottest().name() + " 76.9 \u00b0C, predicted at this power");
+                .contains("root mean square: " + hottest().name() + " 3.0 \u00b0C.")
+                .contains("While running, maximum: " + hottest().name() + " 76.9 \u00b0C, predicted at this power");
         StringBuilder minutes = new StringBuilder("t,T\n");
         for (int m = 0; m <= 40; m++) {
             minutes.append(String.format(
@@ -119,7 +119,7 @@ class SoakLogTest {
                 List.of(new Meaning(SoakLog.TIME, "min"), new Meaning(hottest().name(), "\u00b0F")),
                 "0",
                 parts);
-        assertThat(other.said()).contains(" 2.0 K.").doesNotContain("While it ran");
+        assertThat(other.said()).contains(" 2.0 \u00b0C.").doesNotContain("While it ran");
     }
 
     @Test
@@ -131,10 +131,10 @@ class SoakLogTest {
                         List.of(new Meaning(SoakLog.NO_PART, "s"), as(hottest()).get(1)),
                         "0",
                         parts))
-                .hasMessageContaining("which column is the time");
+                .hasMessageContaining("Select the time column");
         assertThatThrownBy(() -> SoakLog.NONE.laid(
                         "f", t, List.of(as(hottest()).get(0), new Meaning(SoakLog.NO_PART, "s")), "0", parts))
-                .hasMessageContaining("which part");
+                .hasMessageContaining("Assign one or more columns");
         assertThatThrownBy(() -> SoakLog.NONE.laid("f", t, as(hottest()), "60", parts))
                 .hasMessageContaining("No readings lie within 40 minutes");
         assertThatThrownBy(() -> SoakLog.NONE.laid("f", t, as(hottest()), "soon", parts))
@@ -175,7 +175,7 @@ class SoakLogTest {
         SoakLog fitted = SoakLog.NONE
                 .laid("soak.csv", table(log("t,T", 0, 2400, truth::at)), as(hottest()), "0", parts)
                 .fitted(parts);
-        assertThat(fitted.said()).startsWith("Fitted: the soak rises");
+        assertThat(fitted.said()).startsWith("Fitted: soak peaks");
         Heat taken = fitted.taken().change().apply(project).heat();
         assertThat(taken.si(HeatFigure.BAY_SOAK_OVER)).isCloseTo(truth.soakOver(), within(0.5));
         assertThat(taken.si(HeatFigure.SOAK_FADE)).isCloseTo(truth.fade(), within(30.0));
