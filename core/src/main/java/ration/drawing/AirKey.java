@@ -80,7 +80,7 @@ final class AirKey {
         mark(LowPoints.Kind.UNDRAINED, new Spot(x + 8, y), marks);
         x = word(measure, marks, x + 22, y, "low point or trap");
         mark(LowPoints.Kind.HIGH, new Spot(x + 8, y), marks);
-        word(measure, marks, x + 22, y, "high");
+        word(measure, marks, x + 22, y, "high point");
         return new Piece("", Kind.TEXT, "", marks);
     }
 

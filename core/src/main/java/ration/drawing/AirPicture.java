@@ -466,7 +466,7 @@ public final class AirPicture extends SchematicPart {
                     new TextBlock().line(new TextBlock.Span("vent blocked", 12, true, Ink.RUST_TEXT)));
         } else if (ends(vent)) {
             TextBlock block = new TextBlock()
-                    .line(TextBlock.bold("tip"
+                    .line(TextBlock.bold("vent outlet"
                             + said(vent)
                                     .map(VentLine::tip)
                                     .map(c -> c.si() > 0.05 ? ", ram" : c.si() < -0.05 ? ", suction" : "")

@@ -381,7 +381,7 @@ public final class FlightPicture {
         for (Tank t : tanks) {
             Spot dot = new Spot(at, y.at(volume.fromSi(s.tank(t.id()))));
             marks.add(new Disc(dot, 4.5, Ink.PANEL, Pen.of(Ink.INK, 2)));
-            String state = giving.contains(t.id()) ? "feeds" : "stands";
+            String state = giving.contains(t.id()) ? "feeding" : "off";
             String text = t.name().replace(" tank", "") + " " + UnitSystem.figure(volume.fromSi(s.tank(t.id())), 1)
                     + " " + state;
             words.append(", ").append(text);

@@ -40,7 +40,12 @@ public final class SoakPicture {
 
     /** The three hottest parts and whatever was logged, now and in an earlier run. */
     public static Picture draw(
-            List<SoakPath> all, List<Logged> logged, List<Logged> earlier, double width, double height) {
+            List<SoakPath> all,
+            List<Logged> logged,
+            List<Logged> earlier,
+            UnitSystem units,
+            double width,
+            double height) {
         List<Piece> pieces = new ArrayList<>();
         if (all.isEmpty()) {
             return new Picture(
@@ -78,10 +83,11 @@ public final class SoakPicture {
                 least = Math.min(least, k);
             }
         }
+        Unit scale = units.thermometer();
         Scale x = new Scale(0, LENGTH, LEFT, width - RIGHT);
         Scale y = new Scale(
-                Math.floor(Unit.CELSIUS.fromSi(least) / 10) * 10,
-                Math.ceil(Unit.CELSIUS.fromSi(most) / 10) * 10 + 10,
+                Math.floor(scale.fromSi(least) / 10) * 10,
+                Math.ceil(scale.fromSi(most) / 10) * 10 + 10,
                 height - FOOT,
                 TOP);
         SoakPath.Window risk = SoakPath.risk(all);
@@ -103,7 +109,7 @@ public final class SoakPicture {
         for (double t : x.ticks(80)) {
             ground.add(new Label(x.at(t), y.fromPx() + 15, UnitSystem.figure(t, 0), 11, false, Ink.INK, Anchor.MIDDLE));
         }
-        ground.add(new Label(LEFT - 6, TOP - 8, "\u00b0C", 11, false, Ink.SOFT, Anchor.END));
+        ground.add(new Label(LEFT - 6, TOP - 8, scale.symbol(), 11, false, Ink.SOFT, Anchor.END));
         ground.add(new Label(x.toPx(), height - 6, "minutes after shutdown", 11, false, Ink.SOFT, Anchor.END));
         double key = LEFT;
         ground.add(SchematicPart.line(key, height - 10, key + 22, height - 10, Pen.of(Ink.FUEL, 2)));
@@ -130,8 +136,8 @@ public final class SoakPicture {
                 risk == null ? Ink.DEEP : Ink.RUST_TEXT,
                 Anchor.MIDDLE));
         pieces.add(new Piece("", Kind.GROUND, words, ground));
-        earlier(pieces, earlier, x, y);
-        curves(pieces, shown, logged, x, y);
+        earlier(pieces, earlier, scale, x, y);
+        curves(pieces, shown, logged, scale, x, y);
         return new Picture(width, height, pieces);
     }
 
@@ -140,12 +146,12 @@ public final class SoakPicture {
         marks.add(SchematicPart.line(s.x() - 3, s.y() + 3, s.x() + 3, s.y() - 3, Pen.of(Ink.SOFT, 1.4)));
     }
 
-    private static void earlier(List<Piece> pieces, List<Logged> logs, Scale x, Scale y) {
+    private static void earlier(List<Piece> pieces, List<Logged> logs, Unit scale, Scale x, Scale y) {
         for (Logged l : logs) {
             List<Mark> marks = new ArrayList<>();
             for (int k = 0; k < l.minutes().length; k += Math.max(1, l.minutes().length / 24)) {
                 if (l.minutes()[k] <= LENGTH) {
-                    cross(marks, new Spot(x.at(l.minutes()[k]), y.at(Unit.CELSIUS.fromSi(l.kelvin()[k]))));
+                    cross(marks, new Spot(x.at(l.minutes()[k]), y.at(scale.fromSi(l.kelvin()[k]))));
                 }
             }
             pieces.add(new Piece(l.item(), Kind.SYMBOL, "an earlier run", marks));
@@ -160,17 +166,18 @@ public final class SoakPicture {
         return most;
     }
 
-    private static List<Spot> curve(SoakPath p, Scale x, Scale y) {
+    private static List<Spot> curve(SoakPath p, Unit scale, Scale x, Scale y) {
         List<Spot> spots = new ArrayList<>();
         for (double m = 0; m <= LENGTH; m += 0.5) {
-            spots.add(new Spot(x.at(m), y.at(Unit.CELSIUS.fromSi(p.soak().at(60 * m)))));
+            spots.add(new Spot(x.at(m), y.at(scale.fromSi(p.soak().at(60 * m)))));
         }
         return spots;
     }
 
-    private static void curves(List<Piece> pieces, List<SoakPath> shown, List<Logged> logged, Scale x, Scale y) {
+    private static void curves(
+            List<Piece> pieces, List<SoakPath> shown, List<Logged> logged, Unit scale, Scale x, Scale y) {
         double boils = shown.get(0).boils();
-        double by = y.at(Unit.CELSIUS.fromSi(boils));
+        double by = y.at(scale.fromSi(boils));
         Occupancy taken = new Occupancy();
         taken.take(
                 x.fromPx() + (x.toPx() - x.fromPx()) / 2 - 90,
@@ -178,7 +185,7 @@ public final class SoakPicture {
                 x.fromPx() + (x.toPx() - x.fromPx()) / 2 + 90,
                 TOP + 20);
         List<Spot> crossing =
-                shown.stream().flatMap(p -> curve(p, x, y).stream()).toList();
+                shown.stream().flatMap(p -> curve(p, scale, x, y).stream()).toList();
         double left = x.fromPx() + 6;
         double right = x.toPx() - 96;
         double middle = (left + right) / 2;
@@ -201,7 +208,7 @@ public final class SoakPicture {
         line.add(new Label(
                 at,
                 low,
-                "boils at " + UnitSystem.figure(Unit.CELSIUS.fromSi(boils), 0) + " \u00b0C",
+                "boils at " + UnitSystem.figure(scale.fromSi(boils), 0) + " " + scale.symbol(),
                 11,
                 false,
                 Ink.RUST_TEXT,
@@ -210,7 +217,7 @@ public final class SoakPicture {
         double[][] dashes = {{}, {6, 4}, {2, 3}, {8, 3, 2, 3}};
         for (int i = 0; i < shown.size(); i++) {
             SoakPath p = shown.get(i);
-            List<Spot> spots = curve(p, x, y);
+            List<Spot> spots = curve(p, scale, x, y);
             Spot label = spots.get(0);
             for (int step : new int[] {22, 36, 50, 62, 12, 70}) {
                 Spot s = spots.get(Math.min(step, spots.size() - 1));
@@ -228,7 +235,7 @@ public final class SoakPicture {
             pieces.add(new Piece(
                     p.item(),
                     Kind.RUN,
-                    p.name() + " reaches " + UnitSystem.figure(Unit.CELSIUS.fromSi(peak(p)), 0) + " \u00b0C",
+                    p.name() + " reaches " + UnitSystem.figure(scale.fromSi(peak(p)), 0) + " " + scale.symbol(),
                     List.of(
                             new Path(spots, false, Ink.NONE, new Pen(Ink.FUEL, 2.2, dash), 0),
                             new Label(label.x(), label.y() - 8, p.name(), 11, true, Ink.INK, Anchor.MIDDLE))));
@@ -239,7 +246,7 @@ public final class SoakPicture {
             for (int k = 0; k < l.minutes().length; k += step) {
                 if (l.minutes()[k] >= 0 && l.minutes()[k] <= LENGTH) {
                     dots.add(new Disc(
-                            new Spot(x.at(l.minutes()[k]), y.at(Unit.CELSIUS.fromSi(l.kelvin()[k]))),
+                            new Spot(x.at(l.minutes()[k]), y.at(scale.fromSi(l.kelvin()[k]))),
                             3.5,
                             Ink.PANEL,
                             Pen.of(Ink.INK, 1.5)));

@@ -164,7 +164,7 @@ public record LogTable(List<Column> columns, int skipped) {
                 .filter(c -> c.count() >= rows.size() * 0.2 && c.count() > 1)
                 .count();
         if (rows.size() < 3 || good < 2 || skipped > rows.size()) {
-            throw new IllegalArgumentException("This is no table of readings: " + rows.size() + " lines with numbers, "
+            throw new IllegalArgumentException("Not a table of readings: " + rows.size() + " lines with numbers, "
                     + good + (good == 1 ? " column" : " columns")
                     + " of them. It needs a column of times and one of temperatures.");
         }

@@ -153,15 +153,18 @@ class VaporPicturesTest {
     void theSoakSaysWhetherARestartIsAtRisk() {
         Project p = Systems.corrie();
         Project hot = p.with(p.heat().with(Volatility.MOGAS_E));
-        assertThat(SoakPicture.draw(soak(hot), List.of(), List.of(), 400, 300).texts())
+        assertThat(SoakPicture.draw(soak(hot), List.of(), List.of(), UnitSystem.METRIC, 400, 300)
+                        .texts())
                 .anyMatch(t -> t.startsWith("restart at risk,"));
         Project cool = p.with(p.heat()
                 .with(HeatFigure.BAY_SOAK_OVER, Measured.of(0, Unit.CELSIUS))
                 .with(HeatFigure.BAY_CLIMB_OVER, Measured.of(0, Unit.CELSIUS))
                 .with(HeatFigure.HOT_DAY, Measured.of(60, Unit.FAHRENHEIT)));
-        assertThat(SoakPicture.draw(soak(cool), List.of(), List.of(), 400, 300).texts())
+        assertThat(SoakPicture.draw(soak(cool), List.of(), List.of(), UnitSystem.METRIC, 400, 300)
+                        .texts())
                 .contains("no boiling predicted during soak");
-        assertThat(SoakPicture.draw(List.of(), List.of(), List.of(), 400, 300).texts())
+        assertThat(SoakPicture.draw(List.of(), List.of(), List.of(), UnitSystem.METRIC, 400, 300)
+                        .texts())
                 .containsExactly("No item on the path is in the engine bay.");
     }
 
@@ -175,7 +178,7 @@ class VaporPicturesTest {
                 .map(m -> part.soak().at(60 * m))
                 .toArray();
         SoakPicture.Logged log = new SoakPicture.Logged(part.item(), minutes, kelvin);
-        Picture p = SoakPicture.draw(all, List.of(log), List.of(log), 400, 300);
+        Picture p = SoakPicture.draw(all, List.of(log), List.of(log), UnitSystem.METRIC, 400, 300);
         assertThat(p.texts()).contains("predicted", "logged", "earlier");
         List<Spot> line = ((Mark.Path) p.pieces().stream()
                         .filter(x -> x.kind() == Picture.Kind.RUN && x.item().equals(part.item()))

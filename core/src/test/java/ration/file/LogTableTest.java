@@ -99,7 +99,7 @@ class LogTableTest {
     void rubbishIsRefusedInWords() {
         assertThatThrownBy(() -> read("")).hasMessageContaining("No table");
         assertThatThrownBy(() -> read("a\nb\nc\nd\n")).hasMessageContaining("readings");
-        assertThatThrownBy(() -> read("name,place\nfoo,bar\nbaz,1\nqux,x\n")).hasMessageContaining("A column of times");
+        assertThatThrownBy(() -> read("name,place\nfoo,bar\nbaz,1\nqux,x\n")).hasMessageContaining("a column of times");
         assertThatThrownBy(() -> read("a,b\n1,2\n\"3,4\n5,6\n")).isInstanceOf(IllegalArgumentException.class);
     }
 

@@ -38,7 +38,7 @@ import ration.quantity.UnitSystem;
 /** One part fails. */
 public final class FaultsPage extends LivePage {
 
-    private static final double[] WIDE = {222, 44, 48, 56, 158, 166, 62};
+    private static final double[] WIDE = {210, 56, 48, 78, 166, 132, 62};
     private static final double[] SMALL = {178, 40, 44, 50, 112, 112, 62};
 
     private final Session session;

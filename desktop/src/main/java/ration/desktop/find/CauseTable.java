@@ -19,7 +19,7 @@ import ration.find.Explanation;
 final class CauseTable extends ColumnBox {
 
     private static final int SHOWN = 14;
-    private static final double[] WIDE = {196, 46, 76};
+    private static final double[] WIDE = {182, 72, 72};
     private static final double FIT = 44;
     private static final double BAR = 68;
 

@@ -127,7 +127,7 @@ record FindWords(List<Reading> read, List<Explanation> ranked, List<NextReading>
     }
 
     static String percent(double share) {
-        return UnitSystem.figure(100 * share, 0) + " %";
+        return UnitSystem.figure(100 * share, 0) + "%";
     }
 
     /** A cause as those hear it who do not see its row. */

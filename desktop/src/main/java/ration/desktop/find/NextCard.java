@@ -48,7 +48,7 @@ final class NextCard extends ColumnBox {
             for (NextReading other : next.subList(1, Math.min(4, next.size()))) {
                 getChildren()
                         .add(Ui.wrapped(
-                                other.words() + ": " + other.minutes() + " min, leaves "
+                                other.words() + ": " + other.minutes() + " min, narrows to "
                                         + UnitSystem.figure(other.left(), 1),
                                 "soft"));
             }

@@ -103,15 +103,15 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
         rows.add(new Row(
                 "Reached",
                 volume(flight.reached().burnt()) + " " + symbol(),
-                "placards say " + volume(flight.reached().placards()),
+                "placards " + volume(flight.reached().placards()),
                 Optional.of(flight.reachedVerdict())));
         rows.add(new Row(
-                "Endurance", FlightTable.clock(flight.reached().endurance()), "to fuel exhaustion", Optional.empty()));
+                "Endurance", FlightTable.clock(flight.reached().endurance()), "to exhaustion", Optional.empty()));
         if (flight.balance().sides()) {
             rows.add(new Row(
                     "Imbalance",
                     volume(flight.balance().most()) + " " + symbol(),
-                    "maximum, limit " + volume(flight.balance().limit()),
+                    "limit " + volume(flight.balance().limit()),
                     Optional.of(flight.balanceVerdict())));
         }
         vapor.ifPresent(v -> rows.add(new Row(
@@ -119,7 +119,7 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
                 v.least().map(l -> units.difference(l.degrees())).orElse("\u2013"),
                 v.crossing()
                         .map(t -> "boils at " + FlightTable.clock(t))
-                        .orElse("minimum, needs " + units.difference(v.wanted())),
+                        .orElse("needs " + units.difference(v.wanted())),
                 Optional.of(v.verdict()))));
         return rows;
     }

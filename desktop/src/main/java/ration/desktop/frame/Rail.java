@@ -31,8 +31,8 @@ final class Rail extends ColumnBox {
     Rail(Session session, Consumer<Page> go) {
         this.session = session;
         getStyleClass().add("rail");
-        setPrefWidth(132);
-        setMinWidth(132);
+        setPrefWidth(140);
+        setMinWidth(140);
         for (Page page : Page.values()) {
             NotchBar bar = new NotchBar(24, 6);
             bars.put(page, bar);

@@ -19,7 +19,7 @@ import ration.proof.Programme;
 /** Every test the aircraft gets, by what it is about: how each stands, what it closes, which is next. */
 final class ProgrammeList extends ColumnBox {
 
-    private static final double[] WIDE = {72, 166, 124, 70};
+    private static final double[] WIDE = {72, 150, 126, 84};
 
     private final Consumer<Programme.Proof> pick;
 
@@ -51,8 +51,8 @@ final class ProgrammeList extends ColumnBox {
 
     private static HBox head() {
         Label test = Ui.label("Test", "soft");
-        Label state = Ui.label("State", "soft");
-        Label closes = Ui.label("Closes", "soft");
+        Label state = Ui.label("Status", "soft");
+        Label closes = Ui.label("Verifies", "soft");
         HBox box = new RowBox(
                 5,
                 Ui.wide(new Region(), WIDE[0]),

@@ -1,6 +1,8 @@
 package ration.desktop.hangar;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -115,10 +117,19 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
     /** Short enough for its column: of a test that counts the day without its year, and the verdict. */
     private static String state(Programme.Proof p) {
         if (!p.counts()) {
-            return p.state();
+            return p.record().isPresent() || p.wanted().asked() ? p.state() : "recommended";
         }
-        String date = p.record().orElseThrow().by().date();
-        return date.substring(Math.min(5, date.length())) + ", "
+        return day(p.record().orElseThrow().by().date()) + ", "
                 + p.outcome().verdict().word();
+    }
+
+    /** Day and month of a date as records hold it: 9 Mar; as it stands where it is none. */
+    private static String day(String date) {
+        try {
+            LocalDate d = LocalDate.parse(date);
+            return d.getDayOfMonth() + " " + d.getMonth().getDisplayName(TextStyle.SHORT, Locale.US);
+        } catch (DateTimeParseException e) {
+            return date;
+        }
     }
 }

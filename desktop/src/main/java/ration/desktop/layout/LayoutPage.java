@@ -49,7 +49,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
     private final BooleanBinding small = Ui.inSmallWindow(this);
     private final ToggleButton cardShown = new ToggleButton("Card");
     private Runnable marked = () -> {};
-    private final ToggleButton headLine = layer("Head remaining", Ink.INK, "layer-head", 6.0, 4.0);
+    private final ToggleButton headLine = layer("Head line", Ink.INK, "layer-head", 6.0, 4.0);
     private final ToggleButton vents = layer("Vents", Ink.AIR, "layer-vents", 4.0, 3.0);
     private final ToggleButton drains = layer("Drains", Ink.TEAL, "layer-drains");
 

@@ -96,7 +96,7 @@ final class StayView extends RowBox {
         row(rows, 0, "usable-key", "usable at this attitude", usable);
         row(rows, 1, "stranded-key", "below the outlet", stranded);
         row(rows, 2, "empty-key", "fuel set", contents);
-        HBox head = new RowBox(6, Ui.label("Ways to reduce unusable fuel", "group-title"), Ui.spring(), lessNow);
+        HBox head = new RowBox(6, Ui.label("Reduce unusable fuel", "group-title"), Ui.spring(), lessNow);
         less.setId("less-left");
         VBox box = new ColumnBox(
                 5,
@@ -132,7 +132,7 @@ final class StayView extends RowBox {
     private VBox middle() {
         HBox head = new RowBox(
                 8,
-                Ui.label("Fuel below the outlet, by attitude", "page-title"),
+                Ui.label("Unusable fuel by attitude", "page-title"),
                 Ui.spring(),
                 mapTitle,
                 Ui.button(
@@ -191,7 +191,7 @@ final class StayView extends RowBox {
             helped = project;
             helpedTank = now.tank().id();
             less.getChildren().setAll(Ui.label("Computing\u2026", "soft"));
-            lessNow.setText("predicted now " + units.fineVolume(now.predicted().volume()));
+            lessNow.setText("now " + units.fineVolume(now.predicted().volume()));
             helping.start(task -> LessLeft.of(project, now, task), this::less, why -> less.getChildren()
                     .setAll(Ui.wrapped(why, "wrong-text")));
         }

@@ -88,7 +88,7 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
                 answer.evidence().drained().stream().max(Comparator.comparingDouble(TankEvidence.Drained::largest)));
         String how = drained.isEmpty()
                 ? "not drained yet"
-                : there.isPresent() ? "drained, " + drained.get().date() : "drain-tested at another attitude";
+                : there.isPresent() ? "drained, " + drained.get().date() : "drain test, other attitude";
         lines.add(new Line(
                 "",
                 how,

@@ -139,7 +139,8 @@ public final class SoakPane extends ColumnBox {
     }
 
     private Picture draw(double w, double h) {
-        return SoakPicture.draw(parts(), log.logged(), log.earlier(), w, h);
+        return SoakPicture.draw(
+                parts(), log.logged(), log.earlier(), session.units().get(), w, h);
     }
 
     /** Reads a log in the background and asks what its columns are. */

@@ -277,7 +277,7 @@ class BenchTest {
                     .as("nothing is full that does not count")
                     .isEqualTo(r.proof().counts() ? r.proof().outcome().ratio() : 0);
         });
-        assertThat(row("flow.selector:UPPER", "", "", TODAY).state()).isEqualTo("03-06, Holds");
+        assertThat(row("flow.selector:UPPER", "", "", TODAY).state()).isEqualTo("6 Mar, Holds");
     }
 
     @Test
