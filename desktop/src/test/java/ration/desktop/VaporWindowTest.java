@@ -159,7 +159,7 @@ class VaporWindowTest extends WindowHarness {
         answers.open = Files.writeString(folder.resolve("poem.csv"), "roses, red\nviolets, blue\nfuel, liquid\n");
         robot.clickOn("#log-open");
         until(() ->
-                label("#log-said").contains("poem.csv") && label("#log-said").contains("no table of readings"));
+                label("#log-said").contains("poem.csv") && label("#log-said").contains("Not a table of readings"));
     }
 
     /** Held, changed, compared, let go; another aircraft is not compared with the one before. */

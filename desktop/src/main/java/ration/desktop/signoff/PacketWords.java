@@ -15,8 +15,8 @@ record PacketWords(Assessment a, List<Requirement> all) {
         long points = all.stream().filter(Requirement::open).count();
         long accepted =
                 all.stream().filter(r -> r.open() && r.accepted().isPresent()).count();
-        return points + (points == 1 ? " point is" : " points are") + " open"
-                + (accepted > 0 ? ", " + accepted + " of them accepted as found" : "") + ".";
+        return points + (points == 1 ? " open item" : " open items")
+                + (accepted > 0 ? ", " + accepted + " of them accepted as is" : "") + ".";
     }
 
     /** Of the document as it is. */

@@ -160,7 +160,7 @@ class RequirementTableTest {
     void the_packet_says_what_is_open_and_whether_the_document_changed_since() {
         PacketWords words = new PacketWords(a, all);
         long open = all.stream().filter(Requirement::open).count();
-        assertThat(words.open()).startsWith(open + " points are open");
+        assertThat(words.open()).startsWith(open + " open items");
         assertThat(words.last()).isEqualTo("No packet issued yet.");
         assertThat(words.cards()).isEqualTo("Write cards for the " + words.toRun() + " tests still to run");
         Project given =
