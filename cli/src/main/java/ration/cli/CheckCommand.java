@@ -119,7 +119,7 @@ final class CheckCommand implements Callable<Integer> {
                     ArrayNode lines = all.addObject().put("figure", w.figure()).putArray("lines");
                     w.lines(UnitSystem.US).forEach(lines::add);
                 });
-        return Json.text(Json.MAPPER.createObjectNode().set("figures", all));
+        return Json.text(Json.answer().set("figures", all));
     }
 
     private static String asText(Assessment a) {
@@ -170,7 +170,7 @@ final class CheckCommand implements Callable<Integer> {
 
     private static String asJson(Assessment a) {
         ObjectMapper mapper = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
-        ObjectNode root = mapper.createObjectNode();
+        ObjectNode root = Json.answer();
         root.put("name", a.project().name());
         root.put("demand_m3_s", a.project().brief().demand());
         root.put("factor", a.project().brief().delivery().factor());
@@ -180,7 +180,7 @@ final class CheckCommand implements Callable<Integer> {
                     .put("title", e.title())
                     .put("figure", e.figure())
                     .put("need", e.need())
-                    .put("verdict", e.verdict().word())
+                    .put("verdict", Json.word(e.verdict()))
                     .put("ratio", e.ratio())
                     .put("detail", e.detail());
         }
@@ -190,7 +190,7 @@ final class CheckCommand implements Callable<Integer> {
                     .put("id", f.id())
                     .put("title", f.title())
                     .put("item", f.item())
-                    .put("verdict", f.verdict().word())
+                    .put("verdict", Json.word(f.verdict()))
                     .put("detail", f.detail().in(UnitSystem.US))
                     .put("source", f.source())
                     .put("remedy", f.remedy());
@@ -214,7 +214,7 @@ final class CheckCommand implements Callable<Integer> {
             node.put("capacity_m3_s", c.capacity().inletFlow())
                     .put("open_line_m3_s", c.openLine().inletFlow())
                     .put("margin", c.margin())
-                    .put("verdict", c.verdict().word())
+                    .put("verdict", Json.word(c.verdict()))
                     .put("obstacle", c.obstacle(a.project().system()));
             OptionalDouble left = c.inletPressureAtDemand(a.project().system());
             if (left.isPresent()) {

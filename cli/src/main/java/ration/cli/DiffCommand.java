@@ -100,21 +100,21 @@ final class DiffCommand implements Callable<Integer> {
     }
 
     private static String asJson(Comparison c) {
-        ObjectNode root = Json.MAPPER.createObjectNode();
+        ObjectNode root = Json.answer();
         ArrayNode changes = root.putArray("changes");
         c.changes().forEach(changes::add);
         ArrayNode ledger = root.putArray("ledger");
         c.ledger().forEach(f -> ledger.addObject()
                 .put("title", f.title())
                 .put("before", f.before())
-                .put("verdictBefore", f.was().word())
+                .put("verdictBefore", Json.word(f.was()))
                 .put("after", f.after())
-                .put("verdictAfter", f.is().word()));
+                .put("verdictAfter", Json.word(f.is())));
         ArrayNode findings = root.putArray("findings");
         for (Comparison.Turn t : c.findings()) {
             ObjectNode node = findings.addObject().put("title", t.title());
-            node.put("before", t.was().map(Verdict::word).orElse(null));
-            node.put("after", t.is().map(Verdict::word).orElse(null));
+            node.put("before", t.was().map(Json::word).orElse(null));
+            node.put("after", t.is().map(Json::word).orElse(null));
         }
         ArrayNode ended = root.putArray("ended");
         for (Comparison.Ended e : c.ended()) {

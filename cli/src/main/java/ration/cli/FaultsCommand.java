@@ -122,7 +122,7 @@ final class FaultsCommand implements Callable<Integer> {
                     .ifPresentOrElse(
                             w -> node.putObject("wayOut").put("does", w.does()).put("flowShare", w.share()),
                             () -> node.putNull("wayOut"));
-            node.put("verdict", f.verdict().word()).put("why", f.why());
+            node.put("verdict", Json.word(f.verdict())).put("why", f.why());
         }
         return Json.text(root);
     }

@@ -125,7 +125,7 @@ final class FindCommand implements Callable<Integer> {
     }
 
     private static String asJson(Search search, List<NextReading> next) {
-        ObjectNode root = Json.MAPPER.createObjectNode().put("suspects", search.suspects());
+        ObjectNode root = Json.answer().put("suspects", search.suspects());
         ArrayNode ranked = root.putArray("explanations");
         for (Explanation e : search.explanations()) {
             ObjectNode node = ranked.addObject()

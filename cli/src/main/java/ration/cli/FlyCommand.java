@@ -204,32 +204,33 @@ final class FlyCommand implements Callable<Integer> {
     }
 
     private static String asJson(Assessment a, Flight f) {
-        ObjectNode root = Json.MAPPER.createObjectNode();
+        ObjectNode root = Json.answer();
         root.put("aircraft", a.project().name())
                 .put("rule", f.plan().switching().mode().name().toLowerCase(Locale.ROOT))
-                .put("verdict", f.verdict().word())
+                .put("verdict", Json.word(f.verdict()))
                 .put("trouble", f.trouble());
         ObjectNode landing = root.putObject("landing")
                 .put("minutes", f.landing().minutes())
                 .put("usable", f.landing().usable())
                 .put("needs", f.landing().needs())
-                .put("verdict", f.landingVerdict().word());
+                .put("verdict", Json.word(f.landingVerdict()));
         Json.figure(landing, "reserveMinutes", f.landing().reserve());
         root.putObject("reached")
                 .put("burnt", f.reached().burnt())
                 .put("placards", f.reached().placards())
                 .put("spilt", f.reached().spilt())
                 .put("enduranceMinutes", f.reached().endurance())
-                .put("verdict", f.reachedVerdict().word());
+                .put("verdict", Json.word(f.reachedVerdict()));
         ObjectNode balance = root.putObject("balance")
                 .put("sides", f.balance().sides())
                 .put("most", f.balance().most())
                 .put("minutes", f.balance().at())
                 .put("limit", f.balance().limit());
-        balance.put("verdict", f.balanceVerdict().word());
+        balance.put("verdict", Json.word(f.balanceVerdict()));
         FlightVapor vapor = FlightVapor.of(a, f);
-        ObjectNode boiling =
-                root.putObject("vapor").put("verdict", vapor.verdict().word()).put("wanted", vapor.wanted());
+        ObjectNode boiling = root.putObject("vapor")
+                .put("verdict", Json.word(vapor.verdict()))
+                .put("wanted", vapor.wanted());
         vapor.crossing().ifPresent(t -> boiling.put("boilsAt", t));
         ArrayNode gaps = boiling.putArray("points");
         vapor.points().forEach(v -> gaps.addObject()

@@ -5,6 +5,8 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Locale;
+import ration.check.Verdict;
 
 /** What the commands print as JSON. */
 final class Json {
@@ -28,5 +30,18 @@ final class Json {
         } else {
             node.putNull(name);
         }
+    }
+
+    /** Which form of these answers this is; 1 said Short where 2 says fails. */
+    static final int FORMAT = 2;
+
+    /** An answer begun: it tells its form. */
+    static ObjectNode answer() {
+        return MAPPER.createObjectNode().put("format", FORMAT);
+    }
+
+    /** A verdict for programs: holds, thin, fails, not-shown. */
+    static String word(Verdict verdict) {
+        return verdict.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

@@ -15,7 +15,7 @@ import ration.quantity.Plain;
 @Command(
         name = "ration",
         mixinStandardHelpOptions = true,
-        version = "Ration 0.1.0",
+        version = "Ration " + ration.file.ProgramVersion.WORD,
         header = "Fuel systems of experimental aircraft: flow margin, unusable fuel, vapor.",
         customSynopsis = {
             "ration demo               open the window with the example aircraft",

@@ -102,7 +102,7 @@ final class ProveCommand implements Callable<Integer> {
     private void print(PrintWriter out, List<Proof> proofs) {
         if (json) {
             ObjectMapper mapper = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
-            ObjectNode root = mapper.createObjectNode();
+            ObjectNode root = Json.answer();
             root.put("tolerance", Proof.TOLERANCE);
             for (Proof p : proofs) {
                 root.withArray("cases")

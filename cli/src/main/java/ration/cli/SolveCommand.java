@@ -154,7 +154,7 @@ final class SolveCommand implements Callable<Integer> {
 
     private String asJson(String label, CaseAnswer look, FlowAnswer a) {
         ObjectMapper mapper = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
-        ObjectNode root = mapper.createObjectNode();
+        ObjectNode root = Json.answer();
         NetworkSolution s = a.solution();
         root.put("case", label)
                 .put("question", question)

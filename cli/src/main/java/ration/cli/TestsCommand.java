@@ -121,8 +121,7 @@ final class TestsCommand implements Callable<Integer> {
     }
 
     private static String asJson(Project p, Programme programme) {
-        ObjectNode root = Json.MAPPER
-                .createObjectNode()
+        ObjectNode root = Json.answer()
                 .put("aircraft", p.name())
                 .put("counting", programme.counting())
                 .put("asked", programme.asked());
@@ -133,7 +132,7 @@ final class TestsCommand implements Callable<Integer> {
                     .put("name", t.wanted().name())
                     .put("group", t.wanted().kind().group().label())
                     .put("asked", t.wanted().asked())
-                    .put("verdict", t.verdict().word())
+                    .put("verdict", Json.word(t.verdict()))
                     .put("state", t.state())
                     .put("needs", t.outcome().needs().in(UnitSystem.US))
                     .put("computed", t.outcome().predicted().in(UnitSystem.US))

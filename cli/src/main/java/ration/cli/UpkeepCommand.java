@@ -104,8 +104,7 @@ final class UpkeepCommand implements Callable<Integer> {
     }
 
     private static String asJson(Project p, List<Due> due, LocalDate day) {
-        ObjectNode root = Json.MAPPER
-                .createObjectNode()
+        ObjectNode root = Json.answer()
                 .put("aircraft", p.name())
                 .put("on", day.toString())
                 .put("hours", p.upkeep().hours());
@@ -117,7 +116,7 @@ final class UpkeepCommand implements Callable<Integer> {
                     .put("item", d.part().item())
                     .put("life", d.part().life().words())
                     .put("left", d.left())
-                    .put("verdict", d.verdict().word());
+                    .put("verdict", Json.word(d.verdict()));
             Json.figure(node, "used", d.used());
             node.put("due", d.on().map(LocalDate::toString).orElse(null));
             Json.figure(node, "dueHours", d.atHours());

@@ -184,7 +184,7 @@ class CommandsTest {
         JsonNode tests = new ObjectMapper().readTree(out.toString()).get("tests");
         assertThat(tests)
                 .anyMatch(t -> t.get("test").asText().equals("pump-flow.boost.selector:LEFT")
-                        && t.get("verdict").asText().equals("Not shown")
+                        && t.get("verdict").asText().equals("not-shown")
                         && t.get("computed").asText().endsWith("gph"));
         assertThat(Files.size(cards)).isGreaterThan(10_000);
         assertThat(run("tests", "corrie-b1", "--touch", "upper")).isZero();
@@ -211,7 +211,7 @@ class CommandsTest {
         assertThat(run("diff", better.toString(), before.toString(), "--json")).isEqualTo(1);
         JsonNode json = new ObjectMapper().readTree(out.toString());
         assertThat(json.get("ledger")).hasSize(4);
-        assertThat(json.get("findings").findValuesAsText("after")).contains("Fails");
+        assertThat(json.get("findings").findValuesAsText("after")).contains("fails");
         assertThat(run("diff", "demo", folder.resolve("none.ration").toString()))
                 .isEqualTo(2);
     }
@@ -383,8 +383,9 @@ class CommandsTest {
             assertThat(root.path("cases").path(i).path("mass_residual_m3_s").asDouble())
                     .isLessThan(1e-9);
         }
-        assertThat(root.path("ledger").path(0).path("verdict").asText()).isEqualTo("Fails");
-        assertThat(root.path("findings").path(0).path("verdict").asText()).isEqualTo("Fails");
+        assertThat(root.path("format").asInt()).isEqualTo(2);
+        assertThat(root.path("ledger").path(0).path("verdict").asText()).isEqualTo("fails");
+        assertThat(root.path("findings").path(0).path("verdict").asText()).isEqualTo("fails");
     }
 
     /** Unusable fuel, vapor and what is open stand beside the flow margin, in words and as JSON. */
@@ -397,7 +398,7 @@ class CommandsTest {
         JsonNode ledger = new ObjectMapper().readTree(out.toString()).path("ledger");
         assertThat(ledger)
                 .extracting(e -> e.path("verdict").asText())
-                .containsExactly("Holds", "Holds", "Thin", "Fails");
+                .containsExactly("holds", "holds", "thin", "fails");
     }
 
     @Test

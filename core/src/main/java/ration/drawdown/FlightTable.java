@@ -30,9 +30,9 @@ public final class FlightTable {
         tanks.forEach(t -> head.add(t.name() + " (gal)"));
         head.addAll(List.of(
                 "burned (gal)",
-                "left less right (gal)",
+                "imbalance L-R (gal)",
                 "fuel (lb)",
-                "station (in)",
+                "fuel CG station (in)",
                 "lateral moment (in lb)",
                 "event"));
         try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180)) {

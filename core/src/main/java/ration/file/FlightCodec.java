@@ -25,7 +25,9 @@ final class FlightCodec {
             w.measured(node, at, "minutes", p.minutes());
             w.measured(node, at, "share", p.share());
             w.measured(node, at, "pitch", p.pitch());
-            w.measured(node, at, "bank", p.bank());
+            // the tilt of the fuel was called its bank
+            w.measured(node, at, "bank", p.tilt());
+            p.turn().ifPresent(t -> w.measured(node, at, "turn", t));
             w.measured(node, at, "altitude", p.altitude());
             node.put("boost", p.boost());
             p.outside().ifPresent(t -> w.measured(node, at, "outside", t));
@@ -76,6 +78,7 @@ final class FlightCodec {
                         p.measured("share", Unit.ONE),
                         p.measured("pitch", Unit.DEGREE),
                         p.measured("bank", Unit.DEGREE),
+                        p.optionalMeasured("turn", Unit.DEGREE),
                         p.measured("altitude", Unit.FOOT),
                         p.flag("boost"),
                         p.optionalMeasured("outside", Unit.CELSIUS)));

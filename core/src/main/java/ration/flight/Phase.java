@@ -15,7 +15,9 @@ import ration.quantity.Unit;
  * @param minutes it lasts, a time, 0 to 1,440 min
  * @param share of take-off consumption, 0 to 1.2
  * @param pitch nose up, within 60 degrees
- * @param bank right side down, as the fuel feels it, within 60 degrees
+ * @param tilt of the fuel, right wing low, within 60 degrees: of a slip or skid
+ * @param turn bank angle of the aircraft in a coordinated turn, within 60 degrees: the fuel feels it as a load factor
+ *     of 1/cos and not as a tilt; wings level where it is not said
  * @param altitude at its end; it begins where the one before ends, the first at its own
  * @param boost whether electric feed pumps run beside the engine's own
  * @param outside air outside at its end, a temperature, -80 to 60 C; the hot day's where it is not said
@@ -25,7 +27,8 @@ public record Phase(
         Measured minutes,
         Measured share,
         Measured pitch,
-        Measured bank,
+        Measured tilt,
+        Optional<Measured> turn,
         Measured altitude,
         boolean boost,
         Optional<Measured> outside) {
@@ -62,22 +65,23 @@ public record Phase(
         within(minutes.si() / 60, 0, 1440, kind, "lasts 0 to 1,440 min");
         within(share.si(), 0, 1.2, kind, "uses 0 to 120% of takeoff demand");
         within(Math.toDegrees(pitch.si()), -60, 60, kind, "has a pitch within 60\u00b0");
-        within(Math.toDegrees(bank.si()), -60, 60, kind, "has a bank within 60\u00b0");
+        within(Math.toDegrees(tilt.si()), -60, 60, kind, "has a fuel tilt within \u00b160\u00b0");
+        turn.ifPresent(t -> within(Math.toDegrees(t.si()), -60, 60, kind, "turns at a bank within \u00b160\u00b0"));
         within(altitude.si(), -1000, 12_000, kind, "ends between \u22121,000 and 12,000 m");
         outside.ifPresent(
                 t -> within(Unit.CELSIUS.fromSi(t.si()), -80, 60, kind, "has outside air of \u221280 to 60 \u00b0C"));
     }
 
-    /** On the hot day. */
+    /** On the hot day, wings level. */
     public Phase(
             Kind kind,
             Measured minutes,
             Measured share,
             Measured pitch,
-            Measured bank,
+            Measured tilt,
             Measured altitude,
             boolean boost) {
-        this(kind, minutes, share, pitch, bank, altitude, boost, Optional.empty());
+        this(kind, minutes, share, pitch, tilt, Optional.empty(), altitude, boost, Optional.empty());
     }
 
     private static void within(double value, double least, double most, Kind kind, String rule) {
@@ -87,7 +91,7 @@ public record Phase(
         }
     }
 
-    /** In figures as they are usually said; not banked. */
+    /** In figures as they are usually said; wings level. */
     public static Phase of(Kind kind, double minutes, double percent, double pitchDegrees, double feet, boolean boost) {
         return new Phase(
                 kind,
@@ -105,7 +109,13 @@ public record Phase(
     }
 
     public Attitude attitude() {
-        return new Attitude(kind.label(), pitch.si(), bank.si());
+        Attitude level = new Attitude(kind.label(), pitch.si(), tilt.si());
+        return turn.isEmpty() ? level : level.under(kind.label(), loadFactor(), 0);
+    }
+
+    /** What a coordinated turn makes of the fuel's weight; 1 with the wings level. Statics of a level turn. */
+    public double loadFactor() {
+        return turn.map(t -> 1 / Math.cos(t.si())).orElse(1.0);
     }
 
     /** The power whose engine speed and manifold come nearest. */
@@ -114,35 +124,41 @@ public record Phase(
     }
 
     public Phase withMinutes(Quantity q) {
-        return new Phase(kind, minutes.with(q), share, pitch, bank, altitude, boost, outside);
+        return new Phase(kind, minutes.with(q), share, pitch, tilt, turn, altitude, boost, outside);
     }
 
     public Phase withShare(double other) {
         return new Phase(
-                kind, minutes, share.with(Quantity.of(other, Unit.ONE)), pitch, bank, altitude, boost, outside);
+                kind, minutes, share.with(Quantity.of(other, Unit.ONE)), pitch, tilt, turn, altitude, boost, outside);
     }
 
     public Phase withPitch(Quantity q) {
-        return new Phase(kind, minutes, share, pitch.with(q), bank, altitude, boost, outside);
+        return new Phase(kind, minutes, share, pitch.with(q), tilt, turn, altitude, boost, outside);
     }
 
-    public Phase withBank(Quantity q) {
-        return new Phase(kind, minutes, share, pitch, bank.with(q), altitude, boost, outside);
+    public Phase withTilt(Quantity q) {
+        return new Phase(kind, minutes, share, pitch, tilt.with(q), turn, altitude, boost, outside);
+    }
+
+    /** At another bank angle; wings level at 0. */
+    public Phase withTurn(Quantity q) {
+        Optional<Measured> now = q.si() == 0 ? Optional.empty() : Optional.of(new Measured(q, "planned"));
+        return new Phase(kind, minutes, share, pitch, tilt, now, altitude, boost, outside);
     }
 
     public Phase withAltitude(Quantity q) {
-        return new Phase(kind, minutes, share, pitch, bank, altitude.with(q), boost, outside);
+        return new Phase(kind, minutes, share, pitch, tilt, turn, altitude.with(q), boost, outside);
     }
 
     public Phase withBoost(boolean on) {
-        return new Phase(kind, minutes, share, pitch, bank, altitude, on, outside);
+        return new Phase(kind, minutes, share, pitch, tilt, turn, altitude, on, outside);
     }
 
     public Phase withOutside(Optional<Measured> other) {
-        return new Phase(kind, minutes, share, pitch, bank, altitude, boost, other);
+        return new Phase(kind, minutes, share, pitch, tilt, turn, altitude, boost, other);
     }
 
     public Phase with(Kind other) {
-        return new Phase(other, minutes, share, pitch, bank, altitude, boost, outside);
+        return new Phase(other, minutes, share, pitch, tilt, turn, altitude, boost, outside);
     }
 }

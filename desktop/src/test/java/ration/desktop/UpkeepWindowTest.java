@@ -47,7 +47,7 @@ class UpkeepWindowTest extends WindowHarness {
         robot.clickOn("#rail-upkeep");
         until(() -> row("hose-at-the-upper-vent").contains("age unknown: treat as due, Not shown"));
         assertThat(everyText()).anyMatch(t -> t.contains("parts due"));
-        assertThat(label("#upkeep-words")).contains(" of 9 due", "age unknown");
+        assertThat(label("#upkeep-words")).contains(" of 9 overdue", "age unknown");
         int before = session.project().upkeep().log().size();
         press("#part-hose-at-the-upper-vent");
         until(() -> everyText().contains("Tests after replacement"));
@@ -59,7 +59,7 @@ class UpkeepWindowTest extends WindowHarness {
         assertThat(now.log()).hasSize(before + 1);
         assertThat(Upkeep.logbook(now.log().get(before)))
                 .startsWith(LocalDate.now().toString())
-                .contains("replaced, paper 26-0058", "age unknown", "builder");
+                .contains("Replaced Hose at the upper vent, ref. 26-0058", "age unknown", "builder");
         robot.interact(session::undo);
         until(() -> row("hose-at-the-upper-vent").endsWith("Not shown"));
     }
@@ -91,7 +91,7 @@ class UpkeepWindowTest extends WindowHarness {
         try (var pdf = Loader.loadPDF(answers.save.toFile())) {
             text = new PDFTextStripper().getText(pdf);
         }
-        assertThat(text).contains("Open items", "Worm-drive hose clamp, R4 (ground runs only)", "Compliance table");
+        assertThat(text).contains("Open items", "Worm-drive hose clamp", "Compliance table");
     }
 
     /**
@@ -110,7 +110,7 @@ class UpkeepWindowTest extends WindowHarness {
         type("#new-fitted", "9 March");
         type("#new-hours", "400");
         press("#new-enter");
-        until(() -> label("#new-trouble").contains("is no day"));
+        until(() -> label("#new-trouble").contains("is not a date"));
         assertThat(session.project().upkeep().part("hose-at-the-drain")).isEmpty();
         type("#new-fitted", "2026-03-09");
         press("#new-enter");

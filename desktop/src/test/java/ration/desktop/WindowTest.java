@@ -130,6 +130,15 @@ class WindowTest extends WindowHarness {
     }
 
     @Test
+    void aProblemIsReportedInOneFile() {
+        answers.save = folder.resolve("problem");
+        menu("problem");
+        until(() -> label("#message").contains("sends nothing"));
+        robot.clickOn("#report-document");
+        until(() -> Files.exists(folder.resolve("problem.zip")));
+    }
+
+    @Test
     void aBrokenFileIsToldAndNothingIsLost() throws IOException {
         Project before = session.project();
         answers.open = Files.writeString(folder.resolve("broken.ration"), "{\"format\":\"ration\",");

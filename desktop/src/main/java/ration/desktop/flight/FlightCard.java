@@ -293,24 +293,31 @@ final class FlightCard extends ColumnBox {
         boost.managedProperty().bind(boost.visibleProperty());
         boost.setSelected(p.boost());
         boost.setOnAction(e -> edit("Set boost pump", plan -> change(plan, n, x -> x.withBoost(boost.isSelected()))));
-        Label banked = Ui.label("tilt", "soft");
-        banked.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-        Label outer = Ui.label("out", "soft");
-        outer.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-        HBox more = new RowBox(
+        QuantityField<Quantity> tilt = number(
+                "phase-tilt",
+                "Fuel tilt, degrees, right wing low (0 in a coordinated turn)",
+                Unit.DEGREE,
+                p.tilt(),
+                0,
+                n,
+                Phase::withTilt);
+        QuantityField<Quantity> turn = number(
+                "phase-turn",
+                "Bank angle in a coordinated turn, degrees",
+                Unit.DEGREE,
+                p.turn().orElse(Measured.of(0, Unit.DEGREE)),
+                0,
+                n,
+                Phase::withTurn);
+        tilt.setStyle("-fx-pref-width: 42px;");
+        turn.setStyle("-fx-pref-width: 42px;");
+        HBox more = new RowBox(5, boost, Ui.spring(), Ui.whole(Ui.label("OAT", "soft")), outside(p, n));
+        HBox turned = new RowBox(
                 5,
-                boost,
-                banked,
-                number(
-                        "phase-bank",
-                        "Fuel tilt, degrees, right wing low (0 in a coordinated turn)",
-                        Unit.DEGREE,
-                        p.bank(),
-                        0,
-                        n,
-                        Phase::withBank),
-                outer,
-                outside(p, n),
+                Ui.whole(Ui.label("tilt", "soft")),
+                tilt,
+                Ui.whole(Ui.label("bank", "soft")),
+                turn,
                 Ui.spring(),
                 Ui.button(
                         "Remove",
@@ -327,8 +334,8 @@ final class FlightCard extends ColumnBox {
                         },
                         "chip"));
         more.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        more.getChildren().get(2).setStyle("-fx-pref-width: 38px;");
-        VBox box = new ColumnBox(3, fields, more);
+        turned.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        VBox box = new ColumnBox(3, fields, more, turned);
         box.getStyleClass().add("phase-open");
         return box;
     }

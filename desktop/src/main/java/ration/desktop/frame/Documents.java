@@ -1,6 +1,8 @@
 package ration.desktop.frame;
 
 import java.nio.file.Path;
+import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.TextInputControl;
 import ration.desktop.control.QuantityField;
@@ -33,6 +35,17 @@ final class Documents {
     /** A field that was left with what cannot be taken as it stands. */
     void leftWrong(QuantityField<?> field) {
         leftWrong = field;
+    }
+
+    /** Offers what a report of a problem holds; the program sends nothing. */
+    void reportProblem(Consumer<Optional<Project>> write) {
+        messages.ask(
+                "Report a problem: version, system and log go into one zip file for you to send. The program sends"
+                        + " nothing.",
+                new MessageBar.Choice(
+                        "Add the document", "report-document", () -> write.accept(Optional.of(session.project()))),
+                new MessageBar.Choice("Without it", "report-plain", () -> write.accept(Optional.empty())),
+                new MessageBar.Choice("Cancel", "report-cancel", () -> {}));
     }
 
     /** Goes on only once unsaved work is saved or given up. */

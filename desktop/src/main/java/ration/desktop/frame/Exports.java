@@ -18,6 +18,7 @@ import ration.assess.Comparison;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.runs.RunsPage;
 import ration.desktop.session.LongWork;
+import ration.desktop.session.ProblemReport;
 import ration.desktop.session.Session;
 import ration.desktop.signoff.SignOffPage;
 import ration.desktop.style.Tokens;
@@ -357,13 +358,23 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
      * was.
      */
     private void written(Path path, Making making, Now now) {
+        put(path, () -> making.of(now.whole()));
+    }
+
+    /** What is written, made behind the window. */
+    @FunctionalInterface
+    private interface Made {
+        byte[] bytes() throws IOException;
+    }
+
+    private void put(Path path, Made made) {
         Path[] open = session.file().get() == null
                 ? new Path[0]
                 : new Path[] {session.file().get()};
         writer.execute(() -> {
             String said = "";
             try {
-                SafeWrite.derived(path, making.of(now.whole()), open);
+                SafeWrite.derived(path, made.bytes(), open);
             } catch (IOException e) {
                 said = path.getFileName() + " cannot be written: " + FileTrouble.why(path, e)
                         + ". Choose another place; nothing is lost in the window.";
@@ -379,6 +390,14 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
                     session.trouble(trouble);
                 }
             });
+        });
+    }
+
+    /** A report of a problem, without asking for any assessment: it may be the assessment that fails. */
+    void problem(Optional<Project> document) {
+        dialogs.toSave(named("problem.zip"), FileDialogs.Kind.ZIP).ifPresent(chosen -> {
+            Path path = chosen.toString().endsWith(".zip") ? chosen : Path.of(chosen + ".zip");
+            put(path, () -> ProblemReport.of(session.home(), document));
         });
     }
 

@@ -14,6 +14,7 @@ public interface FileDialogs {
         SVG("Pictures, SVG", ".svg"),
         NETWORK("EPANET networks, INP", ".inp"),
         CALENDAR("Calendars, ICS", ".ics"),
+        ZIP("Zip files", ".zip"),
         ANY("Photographs, logs, anything", "");
 
         private final String label;

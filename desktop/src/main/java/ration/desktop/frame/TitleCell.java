@@ -150,12 +150,17 @@ final class TitleCell extends Button {
                             openingCard.doing("Writing the packet");
                             exports.packet(session.opening());
                         }),
-                        item("Runs sheet as PDF\u2026", "menu-runs-pdf", null, exports::print),
+                        item("Line sheet as PDF\u2026", "menu-runs-pdf", null, exports::print),
                         new SeparatorMenuItem(),
                         item(named("Undo", session.undoName()), "menu-undo", "Ctrl+Z", session::undo),
                         item(named("Redo", session.redoName()), "menu-redo", "Ctrl+Shift+Z", session::redo),
                         new SeparatorMenuItem(),
-                        item("Keys", "menu-keys", null, showKeys));
+                        item("Keys", "menu-keys", null, showKeys),
+                        item(
+                                "Report a problem\u2026",
+                                "menu-problem",
+                                null,
+                                () -> documents.reportProblem(exports::problem)));
         return menu;
     }
 

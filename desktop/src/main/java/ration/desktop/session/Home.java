@@ -124,6 +124,14 @@ public final class Home {
         }
     }
 
+    /** The log kept here and the one before it, the newer first; none where none is kept. */
+    List<Path> logs() {
+        return Stream.of("ration-0.log", "ration-1.log")
+                .map(folder::resolve)
+                .filter(Files::isRegularFile)
+                .toList();
+    }
+
     /** Keeps a log here from now on, with what nobody caught in it. */
     public void log() {
         try {

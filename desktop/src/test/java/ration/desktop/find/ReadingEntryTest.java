@@ -86,9 +86,9 @@ class ReadingEntryTest {
         assertThatThrownBy(() -> US.read(inlet(), Reading.What.PRESSURE, "2", "", as))
                 .hasMessageContaining("Enter the instrument error");
         assertThatThrownBy(() -> US.read(inlet(), Reading.What.DRIPS, "", "", as))
-                .hasMessageContaining("no where you looked and it is not");
+                .hasMessageContaining("no if you looked and it was not");
         assertThatThrownBy(() -> US.read(inlet(), Reading.What.DRIPS, "maybe", "", as))
-                .hasMessageContaining("Say yes");
+                .hasMessageContaining("Enter yes");
         assertThatThrownBy(() -> ReadingEntry.asked(null, Reading.What.FLOW, as))
                 .hasMessage("Enter where it was read.");
     }

@@ -118,15 +118,13 @@ class FlowWordsTest {
         CaseAnswer governing = a.governing().orElseThrow();
         FlowWords words = new FlowWords(a, Optional.of(governing), UnitSystem.US);
         assertThat(words.isShort()).isEqualTo(governing.verdict() == Verdict.FAILS);
-        assertThat(words.sentence())
-                .contains("the inlet has")
-                .contains(words.isShort() ? ": short by " : ": to spare ");
+        assertThat(words.sentence()).contains("the inlet has").contains(words.isShort() ? " low." : " to spare.");
         CaseAnswer best = a.cases().stream()
                 .filter(c -> c.verdict() == Verdict.HOLDS)
                 .findFirst()
                 .orElseThrow();
         assertThat(new FlowWords(a, Optional.of(best), UnitSystem.METRIC).sentence())
-                .contains("L/h the inlet has", ": to spare ");
+                .contains("L/h the inlet has", " to spare.");
         assertThat(words.budgetTitle()).isEqualTo("Where the head goes");
         Assessment pumped = demo("tansy-l3");
         assertThat(new FlowWords(pumped, pumped.governing(), UnitSystem.US).budgetTitle())
@@ -207,7 +205,7 @@ class FlowWordsTest {
         assertThat(words.which(Optional.empty())).startsWith("Only one tank feeds");
         assertThat(AskWords.percent(Math.log(1.25))).isEqualTo("25 %");
         assertThat(AskWords.lean(2.345)).isEqualTo("2.3\u00b0 more right wing low");
-        assertThat(AskWords.lean(-0.01)).isEqualTo("Less than 0.1\u00b0 more left side down");
+        assertThat(AskWords.lean(-0.01)).isEqualTo("Less than 0.1\u00b0 more left wing low");
     }
 
     @Test

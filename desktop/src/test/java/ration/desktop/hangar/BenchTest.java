@@ -89,7 +89,7 @@ class BenchTest {
     void the_head_counts_what_counts_and_what_no_longer_does() {
         assertThat(Bench.sum(corrie, project()))
                 .isEqualTo(corrie.programme().counting() + " of "
-                        + corrie.programme().asked() + " count, 1 stale, 1 interrupted");
+                        + corrie.programme().asked() + " valid, 1 outdated, 1 in progress");
         Assessment nothing =
                 worked(project().with(project().system().withItems(List.of())).withTests(List.of()));
         assertThat(Bench.sum(nothing, nothing.project())).doesNotContain("count");
@@ -244,7 +244,7 @@ class BenchTest {
                 .endsWith(proof("fill.fuselage").outcome().words().in(UnitSystem.US));
         Invitation again = new Invitation(proof("flow.selector:FUSELAGE"), UnitSystem.US);
         assertThat(again.button()).isEqualTo("Repeat test");
-        assertThat(again.words()).contains("On record: stale");
+        assertThat(again.words()).contains("On record: outdated");
         assertThat(again.under()).startsWith("Computed, not measured. ").contains("Needs ");
         Invitation counts = new Invitation(proof("flow.selector:UPPER"), UnitSystem.METRIC);
         assertThat(counts.big())
@@ -284,7 +284,7 @@ class BenchTest {
     void a_smear_is_over_from_the_day_on_which_it_was_to_be_looked_at() {
         String day = ((Work.Sheet) record("test-8").work()).again().orElseThrow();
         assertThat(row("overnight", "", "", LocalDate.parse(day).minusDays(1)).state())
-                .isEqualTo("03-07, Thin");
+                .isEqualTo("7 Mar, Thin");
         ProgrammeRows.Row over = row("overnight", "", "", LocalDate.parse(day));
         assertThat(over.state()).isEqualTo("recheck overdue");
         assertThat(over.bad()).isTrue();
@@ -326,11 +326,11 @@ class BenchTest {
         assertThat(stale.good()).isFalse();
         assertThat(words.record(record("test-4")).words()).endsWith("in progress, step 6");
         assertThat(words.record(record("test-6"))).satisfies(r -> {
-            assertThat(r.words()).endsWith(", counts");
+            assertThat(r.words()).endsWith(", valid");
             assertThat(r.result())
                     .isEqualTo(proof("flow.selector:UPPER").outcome().measured().in(UnitSystem.US));
         });
-        assertThat(words.now(proof("flow.selector:FUSELAGE"))).startsWith("Now Not shown: stale");
+        assertThat(words.now(proof("flow.selector:FUSELAGE"))).startsWith("Now Not shown: outdated");
         assertThat(words.source(proof("run-log"))).endsWith("Recommended, not required.");
     }
 
@@ -354,7 +354,7 @@ class BenchTest {
         assertThat(read.keySet()).isEqualTo(entered.keySet());
         assertThat(read.get(needed.key()).by()).isEqualTo(TestRunner.STAND_IN);
         entered.put(needed.key(), "" + readings.meant(needed).fromSi(needed.most() * 2 + 1));
-        assertThatThrownBy(() -> readings.read(asks, entered, Map.of())).hasMessageContaining("more than nothing");
+        assertThatThrownBy(() -> readings.read(asks, entered, Map.of())).hasMessageContaining("must be above 0");
     }
 
     @Test
