@@ -79,7 +79,7 @@ class FlightWindowTest extends WindowHarness {
         assertThat(session.condition().positions()).containsEntry("selector", "RIGHT");
         assertThat(session.condition().contents())
                 .isEqualTo(session.flight().get().at(60).condition().contents());
-        assertThat(node("#flight-picture").getAccessibleText()).contains("At 1:00, Cruise", "Right", "feeds");
+        assertThat(node("#flight-picture").getAccessibleText()).contains("At 1:00, Cruise", "Right", "feeding");
         keys(KeyCode.END);
         until(() -> label("#flight-state").equals("Every page shows 3:45"));
     }

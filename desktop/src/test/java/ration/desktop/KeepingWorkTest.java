@@ -201,6 +201,11 @@ class KeepingWorkTest extends WindowHarness {
                 .anyMatch(m -> m.contains("Lost one"))
                 .anyMatch(m -> m.contains("Lost two"))
                 .anyMatch(m -> m.contains("cannot be read") && m.contains("unsaved-cccc"));
+        // what is asked stands until it is answered
+        for (String answer : List.of("#recover-later", "#recover-later", "#damaged-keep")) {
+            robot.clickOn(answer);
+        }
+        until(() -> robot.lookup("#recover-later").tryQuery().isEmpty());
     }
 
     private List<String> messages() {
