@@ -270,7 +270,7 @@ public final class Packet {
                 pages.picture(PrintedSheets.drawing(assessment, look.get(), units, pdf.measure()));
             }
         }
-        pages.section("Runs", "");
+        pages.section("Lines", "");
         pages.table(
                 List.of(
                         new Column<Run>("Line", 0.1, Run::name),

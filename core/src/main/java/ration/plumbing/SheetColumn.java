@@ -31,7 +31,7 @@ import ration.quantity.Unit;
  * empty.
  */
 public enum SheetColumn {
-    RUN("Run", (s, r) -> r.name(), (s, r, t) -> {
+    RUN("Line", (s, r) -> r.name(), (s, r, t) -> {
         if (t.isBlank() || t.length() > 60) {
             throw new IllegalArgumentException("Enter a line name of 1 to 60 letters.");
         }
@@ -199,6 +199,7 @@ public enum SheetColumn {
 
     /** What columns were called in tables written before 2026-12. */
     private static final Map<String, SheetColumn> OLDER = Map.of(
+            "run", RUN,
             "supports", SUPPORTS,
             "to heat", HEAT,
             "chafe gap", CHAFE,

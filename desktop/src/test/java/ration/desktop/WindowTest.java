@@ -601,7 +601,7 @@ class WindowTest extends WindowHarness {
                 && sheet("#runs-sheet-route").row() == 2);
         assertThat(sheet("#runs-sheet-route").getColumns())
                 .extracting(c -> c.getText())
-                .contains("Run", "Clamp", "Clamp spacing")
+                .contains("Line", "Clamp", "Clamp spacing")
                 .doesNotContain("From");
         robot.interact(() -> sheet("#runs-sheet-route").choose(2, 5));
         robot.write("MS21919");

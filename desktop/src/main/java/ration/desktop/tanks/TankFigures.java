@@ -88,7 +88,7 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
                 answer.evidence().drained().stream().max(Comparator.comparingDouble(TankEvidence.Drained::largest)));
         String how = drained.isEmpty()
                 ? "not drained yet"
-                : there.isPresent() ? "drained, " + drained.get().date() : "drain test, other attitude";
+                : there.isPresent() ? "drained, " + drained.get().date() : "drain, other attitude";
         lines.add(new Line(
                 "",
                 how,
@@ -120,7 +120,7 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
     Line usable() {
         return new Line(
                 "Usable",
-                "full minus largest unusable",
+                "full \u2212 unusable",
                 units.fineVolume(answer.usable()),
                 true,
                 "tank-usable",
