@@ -145,7 +145,7 @@ final class FlightStrips {
         heads(
                 marks,
                 top,
-                "Vapor margin, " + (units == UnitSystem.US ? Unit.FAHRENHEIT : Unit.CELSIUS).symbol(),
+                "Vapor margin, " + units.thermometer().symbol(),
                 "minimum " + v.words(project, units)
                         + (v.fuelSaid() ? ", needs " + units.difference(v.wanted()) : ": fuel class not set"),
                 v.verdict() == Verdict.FAILS || v.verdict() == Verdict.NOT_SHOWN);
@@ -188,7 +188,7 @@ final class FlightStrips {
         marks.add(new Label(
                 x.fromPx() - 8,
                 y.at(kelvin) + 4,
-                units.difference(kelvin).replaceAll("(\\.\\d)? .*", ""),
+                UnitSystem.figure(kelvin / units.thermometer().differenceToSi(1), 1),
                 11,
                 false,
                 Ink.SOFT,

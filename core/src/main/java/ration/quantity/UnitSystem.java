@@ -108,12 +108,8 @@ public enum UnitSystem {
 
     /** A difference of temperatures, K, in degrees of this system's scale. */
     public String difference(double kelvin) {
-        return this == US
-                ? figure(kelvin * FAHRENHEIT_A_KELVIN, 1) + " " + Unit.FAHRENHEIT.symbol()
-                : figure(kelvin, 1) + " " + Unit.CELSIUS.symbol();
+        return figure(kelvin / thermometer().differenceToSi(1), 1) + " " + thermometer().symbol();
     }
-
-    private static final double FAHRENHEIT_A_KELVIN = 1.8;
 
     /**
      * A number with fixed decimals, a real minus sign and a comma between thousands; a half is rounded away from zero.
