@@ -19,8 +19,8 @@ public record Entry(
 
     /** What was done. */
     public enum What {
-        FITTED("fitted"),
-        LOOKED("looked at"),
+        FITTED("installed"),
+        LOOKED("inspected"),
         REPLACED("replaced"),
         REMOVED("removed"),
         CORRECTED("corrected");

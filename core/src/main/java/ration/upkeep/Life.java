@@ -50,6 +50,6 @@ public record Life(int months, double hours, Ends ends) {
                 months == 0 ? "" : months % 12 == 0 && months > 12 ? months / 12 + " years" : months + " months";
         String flown = hours == 0 ? "" : ration.quantity.UnitSystem.figure(hours, 0) + " h";
         String both = calendar.isEmpty() ? flown : flown.isEmpty() ? calendar : calendar + " or " + flown;
-        return ends == Ends.LOOK ? "look every " + both : both;
+        return ends == Ends.LOOK ? "inspect every " + both : both;
     }
 }

@@ -71,7 +71,7 @@ class CardsTest {
         if (demo.equals("corrie-b1")) {
             assertThat(text)
                     .contains(
-                            "Remove before flight Worm-drive hose clamp, R4 (ground runs only)",
+                            "Remove before flight Worm-drive hose clamp, R4",
                             "read parked is off by up to");
         }
     }

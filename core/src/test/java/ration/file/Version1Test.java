@@ -39,7 +39,7 @@ class Version1Test {
             Map.entry("\"Carburettor\"", "\"Carburetor\""),
             Map.entry("can 1 %, 2026-02-01", "can \u00b11%, calibrated 2026-02-01"),
             Map.entry("R4 nut at the carburettor: a smear, done up again", "R4 B-nut at carburetor: stain, retorqued"),
-            Map.entry("\"Worm clamp on R4\"", "\"Worm-drive hose clamp, R4 (ground runs only)\""),
+            Map.entry("\"Worm clamp on R4\"", "\"Worm-drive hose clamp, R4\""),
             Map.entry("Strainer screen looked at: a few fibres.", "Inspected strainer screen: a few fibers."),
             Map.entry("return to the header. Every figure is", "return to the header. All figures are"),
             Map.entry("fuel-proof thread paste", "fuel-resistant thread sealant"));
