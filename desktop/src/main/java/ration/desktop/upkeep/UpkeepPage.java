@@ -41,7 +41,7 @@ public final class UpkeepPage extends LivePage {
         PREFLIGHT
     }
 
-    private static final double[] WIDE = {210, 96, 172, 142, 144};
+    private static final double[] WIDE = {184, 96, 198, 142, 144};
 
     private final Session session;
     private final Supplier<LocalDate> today;
