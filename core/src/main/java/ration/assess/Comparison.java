@@ -14,6 +14,7 @@ import ration.evidence.HangarTest;
 import ration.evidence.Inputs;
 import ration.evidence.Named;
 import ration.evidence.Standing;
+import ration.model.Item;
 import ration.project.Difference;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
@@ -131,21 +132,35 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
 
     private static List<Figure> ledger(Assessment first, Assessment second, UnitSystem units) {
         List<Figure> all = new ArrayList<>();
+        List<Ledger.Entry> before = Ledger.of(first, units).entries();
         List<Ledger.Entry> after = Ledger.of(second, units).entries();
-        for (Ledger.Entry e : Ledger.of(first, units).entries()) {
-            after.stream()
-                    .filter(o -> o.title().equals(e.title()))
-                    .findFirst()
-                    .ifPresent(o -> all.add(new Figure(e.title(), e.figure(), e.verdict(), o.figure(), o.verdict())));
+        for (int i = 0; i < before.size(); i++) {
+            Ledger.Entry e = before.get(i);
+            Ledger.Entry o = after.get(i);
+            all.add(new Figure(e.title(), e.figure(), e.verdict(), o.figure(), o.verdict()));
         }
         return all;
     }
 
-    /** The worst verdict by name of the check: what is asked in several cases may be told in another. */
+    /**
+     * The worst verdict of each finding, by its id: a position that is asked in several cases may be told in another.
+     */
     private static Map<String, Verdict> verdicts(Assessment a) {
         Map<String, Verdict> all = new LinkedHashMap<>();
+        a.findings().forEach(f -> all.merge(f.id(), f.verdict(), Verdict::worse));
+        return all;
+    }
+
+    /** What findings are called; with the part where several are called so. */
+    private static Map<String, String> titles(Assessment a) {
+        Map<String, Set<String>> called = new LinkedHashMap<>();
+        a.findings().forEach(f -> called.computeIfAbsent(f.title(), t -> new LinkedHashSet<>())
+                .add(f.id()));
+        Map<String, String> all = new LinkedHashMap<>();
         for (Finding f : a.findings()) {
-            all.merge(f.title(), f.verdict(), Verdict::worse);
+            Optional<String> part = a.project().system().item(f.item()).map(Item::name);
+            boolean several = called.get(f.title()).size() > 1;
+            all.put(f.id(), f.title() + (several ? part.map(n -> ", " + n).orElse("") : ""));
         }
         return all;
     }
@@ -153,11 +168,14 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
     private static List<Turn> findings(Assessment first, Assessment second) {
         Map<String, Verdict> before = verdicts(first);
         Map<String, Verdict> after = verdicts(second);
-        Set<String> titles = new LinkedHashSet<>(before.keySet());
-        titles.addAll(after.keySet());
-        return titles.stream()
-                .filter(t -> before.get(t) != after.get(t))
-                .map(t -> new Turn(t, Optional.ofNullable(before.get(t)), Optional.ofNullable(after.get(t))))
+        Map<String, String> titles = new LinkedHashMap<>(titles(first));
+        titles.putAll(titles(second));
+        return titles.entrySet().stream()
+                .filter(t -> before.get(t.getKey()) != after.get(t.getKey()))
+                .map(t -> new Turn(
+                        t.getValue(),
+                        Optional.ofNullable(before.get(t.getKey())),
+                        Optional.ofNullable(after.get(t.getKey()))))
                 .toList();
     }
 

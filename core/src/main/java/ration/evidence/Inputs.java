@@ -5,8 +5,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ration.fluid.FuelGrade;
 import ration.geometry.Point3;
 import ration.model.Fitout;
+import ration.model.Fitting;
+import ration.model.GaugePort;
 import ration.model.Outlet;
 import ration.model.Tank;
 import ration.model.TankShape;
@@ -42,8 +45,21 @@ public record Inputs(Map<String, String> lines) {
         public String words() {
             return what
                     + (was.isEmpty()
-                            ? " is new: " + now
-                            : now.isEmpty() ? " was " + was + ", now there is none" : " was " + was + ", now " + now);
+                            ? " is new: " + named(now)
+                            : now.isEmpty()
+                                    ? " was " + named(was) + ", now there is none"
+                                    : " was " + named(was) + ", now " + named(now));
+        }
+
+        private String named(String value) {
+            if (what.endsWith("kind")) {
+                return GaugePort.Shows.written(value)
+                        .map(GaugePort.Shows::label)
+                        .orElse(value);
+            }
+            return what.equals("fuel")
+                    ? FuelGrade.written(value).map(FuelGrade::label).orElse(value)
+                    : Fitting.named(value);
         }
     }
 

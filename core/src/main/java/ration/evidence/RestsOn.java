@@ -15,6 +15,7 @@ import ration.model.FieldSheet;
 import ration.model.Fitout;
 import ration.model.Fitting;
 import ration.model.FuelSystem;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.PortRef;
@@ -101,7 +102,8 @@ final class RestsOn {
                 on.renewed(subject);
                 on.system
                         .item(subject)
-                        .ifPresent(i -> on.line(i.id(), "kind", i.kind().toLowerCase(Locale.ROOT)));
+                        .flatMap(i -> i.only(GaugePort.class))
+                        .ifPresent(g -> on.line(g.id(), "kind", g.shows().key()));
             }
             case RUN_LOG, HOT_RESTART -> on.everyPath();
         }
@@ -118,12 +120,12 @@ final class RestsOn {
 
     /** Every part the fuel at the inlet hangs together with. */
     private void path(Handles handles) {
-        lines.put("fuel", built.fuel().label());
+        lines.put("fuel", built.fuel().key());
         onWay(handles).forEach(this::part);
     }
 
     private void everyPath() {
-        lines.put("fuel", built.fuel().label());
+        lines.put("fuel", built.fuel().key());
         Set<Item> all = new LinkedHashSet<>();
         Topology.positions(system).forEach(w -> all.addAll(onWay(new Handles(w, Set.of(), Set.of()))));
         system.items().stream().filter(all::contains).forEach(this::part);
@@ -225,17 +227,7 @@ final class RestsOn {
         @Override
         public Void run(Run run) {
             line(run.id(), "size", run.size().label());
-            line(
-                    run.id(),
-                    "fittings",
-                    run.fittings().isEmpty()
-                            ? "none"
-                            : String.join(
-                                    ", ",
-                                    run.fittings().stream()
-                                            .map(Fitting::label)
-                                            .sorted()
-                                            .toList()));
+            line(run.id(), "fittings", Fitting.keys(run.fittings()));
             line(run.id(), "from", run.from().toString());
             line(run.id(), "to", run.to().toString());
             return null;

@@ -192,11 +192,11 @@ final class ItemReader {
             in.problem("size", e.getMessage());
         }
         List<Fitting> fittings = new ArrayList<>();
-        for (String label : in.texts("fittings")) {
-            Fitting.labelled(label)
+        for (String key : in.texts("fittings")) {
+            Fitting.written(key)
                     .ifPresentOrElse(
                             fittings::add,
-                            () -> in.problem("fittings", "\u201c" + label + "\u201d is not a known fitting."));
+                            () -> in.problem("fittings", "\u201c" + key + "\u201d is not a known fitting."));
         }
         return new Run(
                 reader.mark(in, "id"),

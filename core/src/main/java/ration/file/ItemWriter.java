@@ -236,7 +236,7 @@ final class ItemWriter implements Kinds<Void> {
             }
         }
         if (!run.fittings().isEmpty()) {
-            run.fittings().forEach(f -> out.withArray("fittings").add(f.label()));
+            run.fittings().forEach(f -> out.withArray("fittings").add(f.key()));
         }
         build(run.build());
         return null;

@@ -114,7 +114,7 @@ final class ProjectReader {
                 power,
                 consumption,
                 envelope,
-                FuelGrade.labelled(in.text("fuel")).orElseGet(() -> {
+                FuelGrade.written(in.text("fuel")).orElseGet(() -> {
                     in.problem("fuel", "the grade is not known. Known: 100LL, Motor gasoline.");
                     return FuelGrade.AVGAS_100LL;
                 }),

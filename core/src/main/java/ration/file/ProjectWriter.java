@@ -104,7 +104,7 @@ final class ProjectWriter {
         measured(e, "brief.envelope", "climbSlip", brief.envelope().climbSlip());
         measured(e, "brief.envelope", "glideSlip", brief.envelope().glideSlip());
         restore(e, "brief.envelope");
-        out.put("fuel", brief.fuel().label());
+        out.put("fuel", brief.fuel().key());
         measured(out, "brief", "fuelTemperature", brief.fuelTemperature());
         measured(out, "brief", "lowFuel", brief.lowFuel());
         out.put("basis", word(brief.choices().basis()));

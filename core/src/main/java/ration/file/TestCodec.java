@@ -16,6 +16,9 @@ import ration.evidence.HangarTest;
 import ration.evidence.Inputs;
 import ration.evidence.TestKind;
 import ration.evidence.Work;
+import ration.fluid.FuelGrade;
+import ration.model.Fitting;
+import ration.model.GaugePort;
 import ration.model.Measured;
 import ration.quantity.Unit;
 
@@ -181,11 +184,23 @@ final class TestCodec {
         }
         Map<String, String> lines = new LinkedHashMap<>();
         in.list("inputs", i -> {
-            lines.put(i.text("what"), i.text("was"));
+            String what = i.text("what");
+            lines.put(what, byKey(what, i.text("was")));
             i.keepUnknown();
             return i;
         });
         return new Inputs(lines);
+    }
+
+    /** Values that records once held in words. */
+    private static String byKey(String what, String was) {
+        if (what.endsWith(": fittings")) {
+            return Fitting.keys(was);
+        }
+        if (what.endsWith(": kind")) {
+            return GaugePort.Shows.written(was).map(GaugePort.Shows::key).orElse(was);
+        }
+        return what.equals("fuel") ? FuelGrade.written(was).map(FuelGrade::key).orElse(was) : was;
     }
 
     private static Measured volume(JsonObjectReader in, String field) {

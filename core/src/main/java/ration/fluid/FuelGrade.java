@@ -31,10 +31,16 @@ public enum FuelGrade {
         return label;
     }
 
-    /** The grade shown under this label. */
-    public static Optional<FuelGrade> labelled(String label) {
+    /** What documents call it. */
+    public String key() {
+        return this == AVGAS_100LL ? "100ll" : "motor-gasoline";
+    }
+
+    /** The grade that documents call this; those written before there were keys called the second by its words. */
+    public static Optional<FuelGrade> written(String key) {
+        String asked = key.strip().toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
         for (FuelGrade grade : values()) {
-            if (grade.label.equalsIgnoreCase(label.strip())) {
+            if (grade.key().equals(asked)) {
                 return Optional.of(grade);
             }
         }

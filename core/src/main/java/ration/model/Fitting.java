@@ -1,6 +1,10 @@
 package ration.model;
 
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ration.network.Element.Minor;
 import ration.quantity.Unit;
 
@@ -31,14 +35,48 @@ public enum Fitting {
         return label;
     }
 
-    /** The fitting shown under this label. */
-    public static Optional<Fitting> labelled(String label) {
+    /** What documents and records call it. */
+    public String key() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** What documents called them that were written before they had keys, in the order of the fittings. */
+    private static final List<String> BEFORE =
+            List.of("90\u00b0 bend", "45\u00b0 bend", "90\u00b0 elbow fitting", "45\u00b0 elbow fitting");
+
+    /** The fitting that documents call this. */
+    public static Optional<Fitting> written(String key) {
         for (Fitting f : values()) {
-            if (f.label.equals(label.strip())) {
+            if (f.key().equals(key.strip()) || BEFORE.get(f.ordinal()).equals(key.strip())) {
                 return Optional.of(f);
             }
         }
         return Optional.empty();
+    }
+
+    /** All of them in one text, whatever their order; none where there are none. */
+    public static String keys(List<Fitting> fittings) {
+        return fittings.isEmpty()
+                ? "none"
+                : fittings.stream().map(Fitting::key).sorted().collect(Collectors.joining(", "));
+    }
+
+    /**
+     * The fittings of such a text, in the words of documents that had no keys too; as it stands where one is unknown.
+     */
+    public static String keys(String text) {
+        List<Optional<Fitting>> all =
+                Stream.of(text.split(",")).map(Fitting::written).toList();
+        return all.stream().allMatch(Optional::isPresent)
+                ? keys(all.stream().map(Optional::get).toList())
+                : text;
+    }
+
+    /** The same for eyes. */
+    public static String named(String keys) {
+        return Stream.of(keys.split(", "))
+                .map(k -> written(k).map(Fitting::label).orElse(k))
+                .collect(Collectors.joining(", "));
     }
 
     /** The loss on the velocity in a line of this bore, m. */

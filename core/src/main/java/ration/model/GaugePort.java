@@ -1,5 +1,10 @@
 package ration.model;
 
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+
 /**
  * A tap in the line, for a gauge; it costs nothing.
  *
@@ -23,6 +28,20 @@ public record GaugePort(Tag tag, Shows shows) implements Fitted {
         public String label() {
             return label;
         }
+
+        /** What documents and records call it. */
+        public String key() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+
+        /** The one that is called so, by its key or in the words records had before there were keys. */
+        public static Optional<Shows> written(String text) {
+            return Stream.of(values())
+                    .filter(s -> s.key().equals(text) || BEFORE.get(s.ordinal()).equals(text))
+                    .findFirst();
+        }
+
+        private static final List<String> BEFORE = List.of("pressure sender", "temperature sender", "test port");
     }
 
     @Override

@@ -1,14 +1,29 @@
 package ration.proof;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import ration.evidence.AsBuilt;
 import ration.evidence.Form;
 import ration.evidence.Inputs;
 import ration.evidence.Named;
 import ration.evidence.Standing;
+import ration.evidence.TestKind;
 import ration.evidence.Work;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.SomeKinds;
+import ration.model.Tank;
 import ration.project.Project;
+import ration.topology.Topology;
+import ration.upkeep.Part;
 
 /**
  * What a change of one part would have to be shown again.
@@ -33,13 +48,89 @@ public record Touched(List<String> ended, List<String> asked) {
                 .toList();
         List<String> asked = Programme.wanted(project).stream()
                 .filter(Wanted::asked)
-                .filter(w -> Form.of(w.kind()).isPresent()
-                        ? rests(built, w.subject(), w.begun(), item)
-                        : w.subject().equals(item))
+                .filter(w -> rests(built, w, item))
                 .map(Wanted::name)
                 .distinct()
                 .toList();
         return new Touched(ended, asked);
+    }
+
+    /**
+     * What has to be shown again once a part was replaced: the tests asked for that rest on it, those that its kind
+     * brings with it whether asked for or not, and the leaks last.
+     */
+    public static List<String> renewed(Project project, Part part) {
+        FuelSystem system = project.system();
+        Optional<Item> item = system.item(part.item());
+        if (part.kind() == Part.Kind.CAP_SEAL) {
+            return List.of("Cap dry under a hose, then a sample of "
+                    + item.map(Item::name).orElse("the tank"));
+        }
+        AsBuilt built = project.asBuilt();
+        Set<TestKind> always = EnumSet.of(TestKind.OVERNIGHT, TestKind.FIRST_RUN);
+        always.addAll(byKind(part.kind()));
+        item.map(i -> i.as(BY_ITEM)).ifPresent(always::addAll);
+        List<String> all = new ArrayList<>();
+        Programme.wanted(project).stream()
+                .filter(w -> always.contains(w.kind())
+                        ? w.subject().isEmpty() || w.subject().equals(part.item())
+                        : w.asked() && item.isPresent() && rests(built, w, part.item()))
+                .sorted(Comparator.comparing((Wanted w) -> LEAKS_LAST.indexOf(w.kind())))
+                .map(Wanted::name)
+                .distinct()
+                .forEach(all::add);
+        if (item.flatMap(i -> i.only(Run.class))
+                .filter(Topology.of(system)::returns)
+                .isPresent()) {
+            all.add(0, "Return flow and pressure at idle");
+        }
+        return List.copyOf(all);
+    }
+
+    private static final List<TestKind> LEAKS_LAST = List.of(TestKind.OVERNIGHT, TestKind.FIRST_RUN);
+
+    private static Set<TestKind> byKind(Part.Kind kind) {
+        return switch (kind) {
+            case VENT -> Set.of(TestKind.VENTS);
+            case SENDER -> Set.of(TestKind.LEVEL_SENDER, TestKind.FLOW_SENDER, TestKind.GAUGE_CHECK);
+            case SIGHT_TUBE -> Set.of(TestKind.FILL);
+            case RUBBER_HOSE, PTFE_HOSE -> Set.of(TestKind.LINE_PRESSURE);
+            case PLATE, SEALANT -> Set.of(TestKind.TANK_PRESSURE);
+            case SCREEN, FILTER_ELEMENT, SEALS, PUMP, CAP_SEAL, TEMPORARY, OTHER -> Set.of();
+        };
+    }
+
+    private static final SomeKinds<Set<TestKind>> BY_ITEM = new SomeKinds<>() {
+        @Override
+        public Set<TestKind> otherwise(Item item) {
+            return Set.of();
+        }
+
+        @Override
+        public Set<TestKind> run(Run run) {
+            return Set.of(TestKind.LINE_PRESSURE);
+        }
+
+        @Override
+        public Set<TestKind> tank(Tank tank) {
+            return Set.of(TestKind.TANK_PRESSURE);
+        }
+
+        @Override
+        public Set<TestKind> selector(Selector selector) {
+            return Set.of(TestKind.SELECTOR_OFF);
+        }
+
+        @Override
+        public Set<TestKind> pump(Pump pump) {
+            return Set.of(TestKind.PUMP_FLOW, TestKind.DEAD_HEAD);
+        }
+    };
+
+    private static boolean rests(AsBuilt built, Wanted w, String item) {
+        return Form.of(w.kind()).isPresent()
+                ? rests(built, w.subject(), w.begun(), item)
+                : w.subject().equals(item);
     }
 
     private static boolean rests(AsBuilt built, String subject, Work work, String item) {

@@ -108,7 +108,8 @@ public enum UnitSystem {
 
     /** A difference of temperatures, K, in degrees of this system's scale. */
     public String difference(double kelvin) {
-        return figure(kelvin / thermometer().differenceToSi(1), 1) + " " + thermometer().symbol();
+        return figure(kelvin / thermometer().differenceToSi(1), 1) + " "
+                + thermometer().symbol();
     }
 
     /**

@@ -69,10 +69,7 @@ class CardsTest {
                                 ? t.tank().name() + " by dipstick"
                                 : t.tank().name() + ": no gauge in the layout"));
         if (demo.equals("corrie-b1")) {
-            assertThat(text)
-                    .contains(
-                            "Remove before flight Worm-drive hose clamp, R4",
-                            "read parked is off by up to");
+            assertThat(text).contains("Remove before flight Worm-drive hose clamp, R4", "read parked is off by up to");
         }
     }
 }

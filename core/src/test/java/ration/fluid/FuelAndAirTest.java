@@ -44,8 +44,8 @@ class FuelAndAirTest {
         assertThatThrownBy(() -> FuelGrade.AVGAS_100LL.density(400)).hasMessageContaining("\u00b0C");
         assertThatThrownBy(() -> FuelGrade.MOTOR_GASOLINE.viscosity(Double.NaN)).hasMessageContaining("\u00b0C");
         assertThatThrownBy(() -> new Fluid(0, 1e-6)).isInstanceOf(IllegalArgumentException.class);
-        assertThat(FuelGrade.labelled("100ll")).contains(FuelGrade.AVGAS_100LL);
-        assertThat(FuelGrade.labelled("kerosene")).isEmpty();
+        assertThat(FuelGrade.written("100LL")).contains(FuelGrade.AVGAS_100LL);
+        assertThat(FuelGrade.written("kerosene")).isEmpty();
     }
 
     static Stream<double[]> isa() throws IOException {

@@ -78,6 +78,6 @@ class SizesTest {
         assertThat(Fitting.flaredEnd(LineSize.parse("1/4 x 0.035 tube")).constant())
                 .isCloseTo(expected, Percentage.withPercentage(1e-9));
         assertThat(Fitting.flaredEnd(LineSize.parse("0.3 in bore"))).isEqualTo(Minor.NONE);
-        assertThat(Fitting.labelled("90\u00b0 bend")).contains(Fitting.BEND_90);
+        assertThat(Fitting.written("90\u00b0 bend")).contains(Fitting.BEND_90);
     }
 }

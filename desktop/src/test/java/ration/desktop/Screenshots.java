@@ -144,6 +144,12 @@ public final class Screenshots {
             fire(scene, "#rail-sign_off");
             later(scene, "#requirement-flow-margin-selector-fuselage");
         });
+        SCENES.put("terms", (s, scene) -> {
+            fire(scene, "#rail-brief");
+            Event.fireEvent(
+                    scene.getRoot(),
+                    new KeyEvent(KeyEvent.KEY_TYPED, "t", "t", KeyCode.UNDEFINED, false, false, false, false));
+        });
         SCENES.put("why", (s, scene) -> ((Figure) scene.lookup("#ledger-flow-figure")).ask());
         SCENES.put(
                 "keys",

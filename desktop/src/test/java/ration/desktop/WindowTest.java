@@ -322,6 +322,10 @@ class WindowTest extends WindowHarness {
         until(() -> node("#keys-card").isVisible());
         keys(KeyCode.ESCAPE);
         until(() -> !node("#keys-card").isVisible());
+        robot.write("t");
+        until(() -> node("#terms-card").isVisible() && node("#term-head").isVisible());
+        keys(KeyCode.ESCAPE);
+        until(() -> !node("#terms-card").isVisible());
     }
 
     @Test

@@ -39,6 +39,7 @@ import ration.project.Practice;
 import ration.project.Unsaid;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
+import ration.words.Term;
 
 /** The job: what the engine takes, the attitudes flown, the fuel, and what all is judged by. */
 public final class BriefPage extends ScrollPane implements Arriving {
@@ -313,7 +314,13 @@ public final class BriefPage extends ScrollPane implements Arriving {
         QuantityField<Quantity> field = angle(id, name + " angle", get, set);
         updates.add(() -> tilt.setAngle(
                 (behind ? 1 : -1) * Math.toDegrees(get.apply(brief().envelope()).si())));
-        VBox words = new ColumnBox(3, Ui.label(name, "bold"), field, Ui.wrapped(hint, "soft"));
+        Label title = Ui.label(name, "bold");
+        if (id.equals("climb")) {
+            Ui.term(Term.CLIMB_PITCH, title);
+        } else if (behind) {
+            Ui.term(Term.TILT, title);
+        }
+        VBox words = new ColumnBox(3, title, field, Ui.wrapped(hint, "soft"));
         HBox box = new RowBox(10, stand, words);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;

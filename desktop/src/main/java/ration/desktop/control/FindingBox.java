@@ -1,13 +1,16 @@
 package ration.desktop.control;
 
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.desktop.style.NotchBar;
 import ration.quantity.UnitSystem;
+import ration.words.Term;
 
 /** One finding in words: title and verdict, what was found, what to do, where the requirement comes from. */
 public final class FindingBox extends ColumnBox {
@@ -26,6 +29,7 @@ public final class FindingBox extends ColumnBox {
         middle.setMinHeight(18);
         middle.setMaxHeight(18);
         Label name = Ui.wrapped(title, "bold");
+        term(f.check()).ifPresent(t -> Ui.term(t, name));
         name.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(name, Priority.ALWAYS);
         Label verdict = Ui.label("", "verdict");
@@ -48,5 +52,17 @@ public final class FindingBox extends ColumnBox {
             foot.getChildren().add(why);
         }
         getChildren().add(foot);
+    }
+
+    private static Optional<Term> term(Check check) {
+        return switch (check) {
+            case FLOW_TRANSITION -> Optional.of(Term.TRANSITION);
+            case VAPOR_TRAPPED -> Optional.of(Term.TRAPPED);
+            case AIR_BLOCKED -> Optional.of(Term.AIR_SOURCE);
+            case FLOW_SECOND_PUMP -> Optional.of(Term.BUS);
+            case BUILD_DEAD_HEAD -> Optional.of(Term.DEAD_HEAD);
+            case BUILD_JOINT -> Optional.of(Term.FITTINGS);
+            default -> Optional.empty();
+        };
     }
 }

@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -16,6 +17,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import ration.check.Verdict;
+import ration.words.Term;
 
 /** The few things every view builds in the same way. */
 public final class Ui {
@@ -33,6 +35,19 @@ public final class Ui {
         label.getStyleClass().addAll(styles);
         return label;
     }
+
+    /** A word of the trade, dotted: it says what it means under the mouse and to assistive technology. */
+    public static Label term(Term term, Label label) {
+        label.getStyleClass().add("term");
+        Tooltip says = new Tooltip(term.word() + "\n" + term.says() + "\n" + term.figure());
+        says.setWrapText(true);
+        says.setMaxWidth(TERM_WIDTH);
+        label.setTooltip(says);
+        label.setAccessibleHelp(term.says() + " " + term.figure());
+        return label;
+    }
+
+    private static final double TERM_WIDTH = 380;
 
     public static Label wrapped(String text, String... styles) {
         Label label = label(text, styles);

@@ -31,6 +31,7 @@ import ration.drawing.Picture;
 import ration.drawing.TextMeasure;
 import ration.model.FuelSystem;
 import ration.quantity.UnitSystem;
+import ration.words.Term;
 
 /** Flow: which case governs, what happens along its path, where the head goes, what to change. */
 public final class FlowPage extends LivePage {
@@ -42,7 +43,7 @@ public final class FlowPage extends LivePage {
     private final VBox remarks = new ColumnBox(4);
     private final Label low = Ui.label("", "soft");
     private final Label profileTitle = Ui.label("", "soft");
-    private final Label budgetTitle = Ui.label("", "page-title");
+    private final Label budgetTitle = Ui.term(Term.HEAD, Ui.label("", "page-title"));
     private final Label budgetCase = Ui.label("", "soft");
     private final Label sentence = Ui.wrapped("", "sentence");
     private final Label lower = Ui.label("Along the path", "page-title");

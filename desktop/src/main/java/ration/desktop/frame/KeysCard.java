@@ -34,6 +34,7 @@ final class KeysCard extends StackPane {
         {",  .", "left side down, right side down by 1\u00b0"},
         {"G", "go to the governing case"},
         {"W", "why: how this page's ledger figure is computed; Enter on any underlined figure does the same"},
+        {"T", "terms: the words of this page, explained; dotted words explain themselves under the mouse"},
         {"+  \u2212  0", "zoom in, zoom out, fit"},
         {"Escape", "clear selection"},
         {"Ctrl+Z, Ctrl+Shift+Z", "undo, redo"},

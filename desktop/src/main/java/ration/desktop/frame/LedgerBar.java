@@ -21,12 +21,19 @@ import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.fault.FaultSum;
 import ration.upkeep.Due;
+import ration.words.Term;
 
 /** The four figures that are always in view. */
 final class LedgerBar extends RowBox {
 
     private static final Duration EFFECT = Duration.seconds(4);
     private static final List<String> IDS = List.of("ledger-flow", "ledger-unusable", "ledger-vapor", "ledger-open");
+
+    private static final List<List<Term>> TERMS = List.of(
+            List.of(Term.FLOW_MARGIN, Term.NEEDED_FACTOR),
+            List.of(Term.UNUSABLE),
+            List.of(Term.VAPOR_MARGIN),
+            List.of(Term.NOT_SHOWN));
 
     private static final int OPEN = 3;
 
@@ -38,7 +45,7 @@ final class LedgerBar extends RowBox {
         this.session = session;
         List<Runnable> actions = java.util.Arrays.asList(openFlow, openTanks, openVapor, openFindings);
         for (int i = 0; i < IDS.size(); i++) {
-            Cell cell = new Cell(IDS.get(i), actions.get(i));
+            Cell cell = new Cell(IDS.get(i), actions.get(i), TERMS.get(i));
             cells.add(cell);
             HBox.setHgrow(cell, Priority.ALWAYS);
             cell.setMaxWidth(Double.MAX_VALUE);
@@ -134,6 +141,8 @@ final class LedgerBar extends RowBox {
                 open.because());
     }
 
+    private static final double TIP_WIDTH = 460;
+
     /** One figure; a button where it leads somewhere. */
     private static final class Cell extends Button {
 
@@ -147,8 +156,13 @@ final class LedgerBar extends RowBox {
         /** The case in full: a long one is cut off in the cell. */
         private final javafx.scene.control.Tooltip whole = new javafx.scene.control.Tooltip();
 
-        Cell(String id, Runnable action) {
+        private final List<Term> terms;
+
+        Cell(String id, Runnable action, List<Term> terms) {
+            this.terms = terms;
             setId(id);
+            whole.setWrapText(true);
+            whole.setMaxWidth(TIP_WIDTH);
             figure = new Figure(id + "-figure", "ledger-figure");
             figure.setFocusTraversable(false);
             verdict.setId(id + "-verdict");
@@ -190,7 +204,9 @@ final class LedgerBar extends RowBox {
             was.setText(before.equals(entry.figure()) ? "" : "previously " + before);
             bar.show(entry.ratio(), entry.verdict());
             detail.setText(entry.detail());
-            whole.setText(entry.detail());
+            StringBuilder told = new StringBuilder(entry.detail());
+            terms.forEach(t -> told.append("\n\n").append(t.word()).append(": ").append(t.says()));
+            whole.setText(told.toString());
             setAccessibleText(entry.title() + ", " + entry.figure() + ", " + entry.need() + ", "
                     + entry.verdict().word() + ". " + entry.detail());
         }

@@ -53,6 +53,8 @@ public final class MainWindow {
     private Pages pages;
     private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
+    private final TermsCard terms = new TermsCard(this::hideTerms);
+    private Node beforeTerms;
     private final WhyCard why;
     private final HeldKey held = new HeldKey();
     /** Whether a key was pressed last: then what takes the focus is scrolled to; under a mouse nothing may move. */
@@ -72,7 +74,8 @@ public final class MainWindow {
         documents = new Documents(session, dialogs, messages, openingCard, root);
         rail = new Rail(session, to -> documents.settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
-        TitleCell title = new TitleCell(session, dialogs, documents, exports, openingCard, this::showKeys);
+        TitleCell title =
+                new TitleCell(session, dialogs, documents, exports, openingCard, this::showKeys, this::showTerms);
         stage.titleProperty().bind(title.windowTitle());
         HBox strip = new RowBox(title, ledger);
         strip.getStyleClass().add("strip");
@@ -86,7 +89,7 @@ public final class MainWindow {
         frame.setTop(strip);
         frame.setLeft(rail);
         frame.setCenter(middle);
-        root.getChildren().addAll(frame, keys, why, openingCard);
+        root.getChildren().addAll(frame, keys, terms, why, openingCard);
         root.addEventHandler(WhyEvent.ASKED, e -> why.show(e.why(), (Node) e.getTarget()));
         frame.disableProperty().bind(openingCard.visibleProperty());
         keys.setVisible(false);
@@ -131,6 +134,7 @@ public final class MainWindow {
     /** With each document: its pages, at the pages.layout(). */
     private void begin() {
         why.hide();
+        terms.setVisible(false);
         pages = new Pages(session, exports, new Pages.Asked() {
             @Override
             public void fault(FaultAnswer f) {
@@ -252,6 +256,18 @@ public final class MainWindow {
         keys.requestFocus();
     }
 
+    private void showTerms() {
+        beforeTerms = stage.getScene().getFocusOwner();
+        terms.show(page);
+    }
+
+    private void hideTerms() {
+        terms.setVisible(false);
+        if (beforeTerms != null && beforeTerms.getScene() != null) {
+            beforeTerms.requestFocus();
+        }
+    }
+
     private void hideKeys() {
         keys.setVisible(false);
         pages.layout().focusDrawing();
@@ -297,6 +313,13 @@ public final class MainWindow {
                 e.consume();
             } else if (e.getCode() == KeyCode.BACK_SPACE) {
                 why.back();
+                e.consume();
+            }
+            return;
+        }
+        if (terms.isVisible()) {
+            if (e.getCode() == KeyCode.ESCAPE || e.getCode() == KeyCode.ENTER) {
+                hideTerms();
                 e.consume();
             }
             return;
@@ -395,6 +418,7 @@ public final class MainWindow {
                 || sheet
                 || pages.layout().choosing()
                 || keys.isVisible()
+                || terms.isVisible()
                 || why.isVisible()
                 || e.isShortcutDown()) {
             return;
@@ -406,6 +430,7 @@ public final class MainWindow {
             case "." -> pages.conditions().nudge(0, 1);
             case "g", "G" -> lookAtGoverning();
             case "w", "W" -> ledger.ask(page);
+            case "t", "T" -> showTerms();
             case "?" -> showKeys();
             default -> {
                 return;

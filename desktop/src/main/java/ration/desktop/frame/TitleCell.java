@@ -31,6 +31,7 @@ final class TitleCell extends Button {
     private final Exports exports;
     private final OpeningCard openingCard;
     private final Runnable showKeys;
+    private final Runnable showTerms;
     private final Label aircraft = Ui.label("", "aircraft");
     private final Label subtitle = Ui.label("", "soft");
     private final ReadOnlyStringWrapper windowTitle = new ReadOnlyStringWrapper("");
@@ -41,13 +42,15 @@ final class TitleCell extends Button {
             Documents documents,
             Exports exports,
             OpeningCard openingCard,
-            Runnable showKeys) {
+            Runnable showKeys,
+            Runnable showTerms) {
         this.session = session;
         this.dialogs = dialogs;
         this.documents = documents;
         this.exports = exports;
         this.openingCard = openingCard;
         this.showKeys = showKeys;
+        this.showTerms = showTerms;
         HBox name = new RowBox(6, aircraft, Ui.label("\u25be", "soft"));
         name.setAlignment(Pos.CENTER_LEFT);
         setId("document-menu");
@@ -156,6 +159,7 @@ final class TitleCell extends Button {
                         item(named("Redo", session.redoName()), "menu-redo", "Ctrl+Shift+Z", session::redo),
                         new SeparatorMenuItem(),
                         item("Keys", "menu-keys", null, showKeys),
+                        item("Terms", "menu-terms", null, showTerms),
                         item(
                                 "Report a problem\u2026",
                                 "menu-problem",

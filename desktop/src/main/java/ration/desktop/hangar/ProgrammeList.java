@@ -15,6 +15,7 @@ import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.style.NotchBar;
 import ration.proof.Programme;
+import ration.words.Term;
 
 /** Every test the aircraft gets, by what it is about: how each stands, what it closes, which is next. */
 final class ProgrammeList extends ColumnBox {
@@ -50,7 +51,7 @@ final class ProgrammeList extends ColumnBox {
     }
 
     private static HBox head() {
-        Label test = Ui.label("Test", "soft");
+        Label test = Ui.term(Term.VOLUME_TESTS, Ui.label("Test", "soft"));
         Label state = Ui.label("Status", "soft");
         Label closes = Ui.label("Verifies", "soft");
         HBox box = new RowBox(

@@ -48,6 +48,7 @@ import ration.project.ItemFigures;
 import ration.quantity.Quantity;
 import ration.quantity.UnitSystem;
 import ration.why.Why;
+import ration.words.Term;
 
 /**
  * The picked item: what was measured, edited in place; what is computed now; what the checks say. With nothing picked,
@@ -148,7 +149,7 @@ final class ItemCard extends ScrollPane {
             row = runRows(run.get(), measured);
         }
         for (ItemFigures.Figure field : fields(item)) {
-            measured.addRow(row++, Ui.whole(Ui.label(field.label())), figure(item, field), by(item, field));
+            measured.addRow(row++, Ui.whole(named(field)), figure(item, field), by(item, field));
         }
         body.getChildren().setAll(header(item), Ui.rule(), heading("Measured", "by"), measured, trouble);
         run.ifPresent(r -> body.getChildren().addAll(sizes(), fittings()));
@@ -165,6 +166,11 @@ final class ItemCard extends ScrollPane {
                                     () -> LayoutActions.testAgain(session)));
         }
         body.getChildren().addAll(Ui.rule(), now, Ui.rule(), Ui.label("Findings", "group-title"), findings, actions);
+    }
+
+    private static Label named(ItemFigures.Figure field) {
+        Label label = Ui.label(field.label());
+        return Term.ofField(field.key()).map(t -> Ui.term(t, label)).orElse(label);
     }
 
     private Node header(Item item) {

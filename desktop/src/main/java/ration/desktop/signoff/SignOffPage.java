@@ -28,6 +28,7 @@ import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.proof.Programme;
 import ration.signoff.Requirement;
+import ration.words.Term;
 
 /** Every requirement, worst first; beside it the point picked, and the packet. */
 public final class SignOffPage extends LivePage {
@@ -164,11 +165,16 @@ public final class SignOffPage extends LivePage {
         packet.show(table.all());
     }
 
+    private static final int BASIS = 1;
+
     private static HBox head() {
         HBox box = new RowBox(6);
         String[] heads = {"Requirement", "Basis", "Needs", "Predicted", "Measured", "Status", "Valid since"};
         for (int i = 0; i < heads.length; i++) {
             Label l = Ui.label(heads[i], "soft");
+            if (i == BASIS) {
+                Ui.term(Term.FROM_MEMORY, l);
+            }
             l.setAlignment(i > 1 && i < 5 ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT);
             box.getChildren().add(Ui.wide(l, WIDE[i]));
         }

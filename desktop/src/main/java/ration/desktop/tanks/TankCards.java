@@ -29,6 +29,7 @@ import ration.drawing.GaugePicture;
 import ration.drawing.Picture;
 import ration.project.Brief;
 import ration.quantity.UnitSystem;
+import ration.words.Term;
 
 /** Capacity, what the placard must read, the gauge, and what is asked of the tank. */
 final class TankCards extends ColumnBox {
@@ -125,7 +126,7 @@ final class TankCards extends ColumnBox {
         bar.show(figures.ratio(), answer.verdict());
         Ui.verdict(verdict, answer.verdict());
         VBox state = new ColumnBox(4, bar, verdict);
-        capacity.add(Ui.label("Capacity", "page-title"), 0, 0);
+        capacity.add(Ui.term(Term.UNUSABLE, Ui.label("Capacity", "page-title")), 0, 0);
         int row = 1;
         for (TankFigures.Line l : figures.capacity()) {
             add(row++, Ui.label(l.what()), l);

@@ -19,8 +19,8 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
+import ration.proof.Touched;
 import ration.quantity.UnitSystem;
-import ration.upkeep.Again;
 import ration.upkeep.Due;
 import ration.upkeep.Entry;
 import ration.upkeep.Life;
@@ -110,7 +110,7 @@ final class PartCard extends ColumnBox {
         if (!ended.isEmpty()) {
             getChildren().add(Ui.wrapped("Replacing it invalidates: " + String.join(", ", ended), "wrong-text"));
         }
-        Again.after(session.project().system(), p).forEach(t -> getChildren().add(Ui.wrapped("\u2022 " + t)));
+        Touched.renewed(session.project(), p).forEach(t -> getChildren().add(Ui.wrapped("\u2022 " + t)));
         getChildren().addAll(Ui.rule(), Ui.label("History", "group-title"));
         if (upkeep.history(p.id()).isEmpty()) {
             getChildren().add(Ui.label("nothing entered", "soft"));

@@ -47,6 +47,7 @@ import ration.quantity.UnitSystem;
 import ration.remedy.MoreDegrees;
 import ration.vapor.Air;
 import ration.vapor.PathHeat;
+import ration.words.Term;
 
 /** Vapor: where, when and how soon the fuel would boil. */
 public final class VaporPage extends LivePage {
@@ -148,7 +149,7 @@ public final class VaporPage extends LivePage {
     }
 
     private HBox head() {
-        Label title = Ui.label("Vapor", "page-title");
+        Label title = Ui.term(Term.VAPOR_MARGIN, Ui.label("Vapor", "page-title"));
         title.setMinWidth(Region.USE_PREF_SIZE);
         wall.managedProperty().bind(wall.visibleProperty());
         HBox head = new RowBox(
