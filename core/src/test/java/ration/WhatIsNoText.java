@@ -12,7 +12,6 @@ import ration.check.Finding;
 import ration.evidence.HangarTest;
 import ration.evidence.Standing;
 import ration.fault.FaultAnswer;
-import ration.fault.FaultSearch;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.find.Explanation;
@@ -42,16 +41,16 @@ public final class WhatIsNoText implements Callable<Map<String, String>> {
 
     /** A text, for who wants to see that it is another. */
     public static String words(String document) {
-        return Assessment.of(Systems.demo(document)).findings().get(0).title();
+        return Systems.assessed(document).findings().get(0).title();
     }
 
     @Override
     public Map<String, String> call() throws ProjectFileException {
         Project project = Systems.demo(document);
-        Assessment a = Assessment.of(project);
+        Assessment a = Systems.assessed(document);
         answers(a);
         tests(a);
-        failures(a);
+        failures();
         search(a);
         remedies(a);
         files(project);
@@ -115,8 +114,8 @@ public final class WhatIsNoText implements Callable<Map<String, String>> {
         }
     }
 
-    private void failures(Assessment a) {
-        for (FaultAnswer f : FaultSearch.of(a)) {
+    private void failures() {
+        for (FaultAnswer f : Systems.faults(document)) {
             put(
                     "failure " + f.fault().kind() + " " + f.fault().item() + " "
                             + f.fault().port(),

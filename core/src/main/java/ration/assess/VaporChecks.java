@@ -209,9 +209,12 @@ final class VaporChecks {
                             u -> UnitSystem.figure(t.volume() * 1e6, 0)
                                     + " mL can be locked between closed valves with no relief. Rigid line: about "
                                     + UnitSystem.figure(
-                                            u.unit(Dimension.PRESSURE).fromSi(Trapped.perDegree()), 0)
-                                    + " " + u.unit(Dimension.PRESSURE).symbol() + " more for each \u00b0C"
-                                    + " it warms" + (gives ? ". Hose in it takes up some of that." : "."),
+                                            u.unit(Dimension.PRESSURE)
+                                                    .fromSi(Trapped.perDegree()
+                                                            * u.thermometer().differenceToSi(1)),
+                                            0)
+                                    + " " + u.unit(Dimension.PRESSURE).symbol() + " more for each "
+                                    + u.thermometer().symbol() + " it warms" + (gives ? ". Hose in it takes up some of that." : "."),
                             "Bulk modulus 1.3 GPa (Munson) and expansion 0.00128/\u00b0C (API 54B)," + " from memory",
                             "Add a 0.010 in bleed to the tank, or a thermal relief valve.")
                     .because(WhyVapor::trapped));
@@ -337,12 +340,12 @@ final class VaporChecks {
                         m.header().id(),
                         v.verdict(),
                         v.ratio(),
-                        u -> u.text(m.back(), Dimension.FLOW) + " come back " + UnitSystem.figure(m.pass(), 1)
-                                + " \u00b0C warmer to " + m.header().name() + ", where "
+                        u -> u.text(m.back(), Dimension.FLOW) + " come back " + u.difference(m.pass())
+                                + " warmer to " + m.header().name() + ", where "
                                 + u.text(m.feed(), Dimension.FLOW) + " come in fresh: it stands "
-                                + UnitSystem.figure(Math.max(0, m.steady()), 1) + " \u00b0C over its feed at takeoff, "
-                                + UnitSystem.figure(m.taxied(), 1)
-                                + " \u00b0C after ten minutes' taxi. That is counted: "
+                                + u.difference(Math.max(0, m.steady())) + " over its feed at takeoff, "
+                                + u.difference(m.taxied())
+                                + " after ten minutes' taxi. That is counted: "
                                 + u.difference(v.degrees()) + " is left.",
                         PRACTICE + "; energy balance of a mixed vessel",
                         v.verdict() == Verdict.HOLDS
@@ -386,10 +389,10 @@ final class VaporChecks {
                     tank.id(),
                     then.verdict(),
                     then.ratio(),
-                    u -> u.text(returned, Dimension.FLOW) + " come back " + UnitSystem.figure(rise, 1) + " \u00b0C"
+                    u -> u.text(returned, Dimension.FLOW) + " come back " + u.difference(rise)
                             + " warmer; after " + UnitSystem.figure(hour / 60, 0) + " minutes the tank has "
                             + (warm >= v.air().fuelKelvin() ? "gained " : "lost ")
-                            + UnitSystem.figure(Math.abs(warm - v.air().fuelKelvin()), 1) + " \u00b0C, and "
+                            + u.difference(Math.abs(warm - v.air().fuelKelvin())) + ", and "
                             + "vapor margin " + u.difference(then.degrees()) + ".",
                     PRACTICE + "; energy balance of the tank",
                     then.verdict() == Verdict.HOLDS ? "" : "Reduce return flow, or cool the return line."));

@@ -344,7 +344,9 @@ public final class TestCards {
         double top = FOOT;
         pdf.line(EDGE, top, WIDTH - EDGE, top, 0.8, Ink.INK);
         double x = EDGE;
-        String[] labels = {"Date", "Fuel \u00b0C", "Instrument error", "Clock", "Done by", "Witness", "Photos"};
+        String[] labels = {
+            "Date", "Fuel " + units.thermometer().symbol(), "Instrument error", "Clock", "Done by", "Witness", "Photos"
+        };
         double[] wide = {60, 44, 104, 52, 112, 112, 44};
         for (int i = 0; i < labels.length; i++) {
             pdf.text(x, top + 11, labels[i], 7, false, Ink.SOFT);

@@ -106,7 +106,7 @@ class FlightWindowTest extends WindowHarness {
         robot.interact(() -> node("#phase-3").requestFocus());
         keys(KeyCode.SPACE);
         robot.interact(() -> node("#phase-outside").requestFocus());
-        robot.write("-20");
+        robot.write("-4");
         keys(KeyCode.ENTER);
         until(() -> session.project()
                         .flight()

@@ -74,7 +74,7 @@ class TanksWindowTest extends WindowHarness {
         robot.interact(() -> node("#stranded-map").requestFocus());
         keys(KeyCode.UP, KeyCode.UP, KeyCode.RIGHT);
         until(() -> ((TextField) node("#pitch")).getText().equals("\u22124.0\u00b0"));
-        assertThat(((TextField) node("#bank")).getText()).isEqualTo("+4.0\u00b0");
+        assertThat(((TextField) node("#tilt")).getText()).isEqualTo("+4.0\u00b0");
         String there = label("#stranded-here");
         robot.drag("#stranded-map").dropBy(60, 100);
         until(() -> !label("#stranded-here").equals(there));

@@ -129,7 +129,7 @@ class VaporWindowTest extends WindowHarness {
         until(() -> label("#log-said").contains("root mean square: Carburetor"));
         until(() -> node("#soak-picture").getAccessibleText().contains("logged"));
         robot.clickOn("#log-fit");
-        until(() -> label("#log-said").contains("soak peaks 47 \u00b0C"));
+        until(() -> label("#log-said").contains("soak peaks 84.6 \u00b0F"));
         robot.clickOn("#log-take");
         until(() -> Math.abs(session.project().heat().si(HeatFigure.BAY_SOAK_OVER) - 47) < 0.6);
         robot.clickOn("#log-open");

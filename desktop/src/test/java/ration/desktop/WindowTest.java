@@ -251,8 +251,13 @@ class WindowTest extends WindowHarness {
         robot.clickOn("#contents-of-upper");
         keys(KeyCode.DOWN);
         until(() -> !((ToggleButton) node("#contents-half")).isSelected());
-        fill("#bank", "4");
+        fill("#tilt", "4");
         until(() -> Math.abs(session.condition().attitude().tiltDegrees() - 4) < 1e-9);
+        fill("#bank", "60");
+        until(() -> Math.abs(session.condition().attitude().load() - 2) < 1e-9);
+        assertThat(session.condition().attitude().tiltDegrees())
+                .as("a turn adds no tilt")
+                .isCloseTo(4, org.assertj.core.data.Offset.offset(1e-9));
         fill("#fuel-temperature", "-10 C");
         until(() -> Math.abs(session.condition().fuelKelvin() - 263.15) < 1e-9);
         assertThat(session.project()).isSameAs(before);

@@ -156,7 +156,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 sign("\u00d7"),
                 column(consumption, "BSFC"),
                 sign("\u00f7"),
-                column(weight, "fuel weight at 15 \u00b0C"),
+                column(weight, "fuel weight, standard day"),
                 sign("="),
                 column(demand, "takeoff demand"));
         sum.setAlignment(Pos.CENTER_LEFT);

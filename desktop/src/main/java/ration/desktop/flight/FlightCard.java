@@ -382,19 +382,20 @@ final class FlightCard extends ColumnBox {
 
     /** Air outside at the end of a phase; empty is the hot day. */
     private QuantityField<Optional<Quantity>> outside(Phase p, int n) {
+        Unit scale = session.units().get().thermometer();
         QuantityField<Optional<Quantity>> field = new QuantityField<>(
                 "phase-outside",
-                "OAT at end of phase, °C; blank = hot day",
+                "OAT at end of phase, " + scale.symbol() + "; blank = hot day",
                 text -> {
                     Optional<Quantity> q =
-                            text.isBlank() ? Optional.empty() : Optional.of(Quantity.parse(text, Unit.CELSIUS));
+                            text.isBlank() ? Optional.empty() : Optional.of(Quantity.parse(text, scale));
                     p.withOutside(q.map(x -> new Measured(x, "planned")));
                     return q;
                 },
-                q -> q.map(x -> UnitSystem.figure(Unit.CELSIUS.fromSi(x.si()), 0))
+                q -> q.map(x -> UnitSystem.figure(scale.fromSi(x.si()), 0))
                         .orElse(""));
         field.update(p.outside().map(Measured::quantity));
-        field.setPromptText("\u00b0C");
+        field.setPromptText(scale.symbol());
         field.setPrefWidth(40);
         return told(field)
                 .onValue(q -> edit(

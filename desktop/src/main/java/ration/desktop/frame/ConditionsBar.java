@@ -53,11 +53,12 @@ final class ConditionsBar extends RowBox {
     private final Map<String, ToggleButton> positions = new HashMap<>();
     private final Map<String, ToggleButton> switches = new HashMap<>();
     private final QuantityField<Double> pitch = angle("pitch", "Pitch, nose up, degrees");
-    private final QuantityField<Double> bank = angle("bank", "Fuel tilt in a slip, degrees, right wing low");
+    private final QuantityField<Double> tilt = angle("tilt", "Fuel tilt in a slip, degrees, right wing low");
+    private final QuantityField<Double> bank = angle("bank", "Bank in a coordinated turn, degrees");
     private final QuantityField<Double> temperature;
     private final Map<Power, ToggleButton> powers = new java.util.EnumMap<>(Power.class);
     private final ToggleButton fouled = toggle("Dirty", "filters-fouled");
-    private final Rotate tilt = new Rotate();
+    private final Rotate nose = new Rotate();
     private final Label failed = Ui.wrapped("", "bold");
     private final VBox fault = new ColumnBox(
             3,
@@ -96,7 +97,7 @@ final class ConditionsBar extends RowBox {
         EachPulse pulse = new EachPulse(() -> cover.guard(this::update));
         session.whileOpen().follow(session.shown(), pulse::ask);
         session.whileOpen().follow(session.units(), pulse::ask);
-        for (QuantityField<Double> field : List.of(pitch, bank, temperature)) {
+        for (QuantityField<Double> field : List.of(pitch, tilt, bank, temperature)) {
             field.setPrefWidth(62);
             field.onTrouble(m -> {
                 if (!m.isEmpty()) {
@@ -105,9 +106,10 @@ final class ConditionsBar extends RowBox {
             });
         }
         pitch.onValue(v ->
-                session.look(hands().attitude(v, session.condition().attitude().tiltRad())));
-        bank.onValue(v ->
-                session.look(hands().attitude(session.condition().attitude().pitchRad(), v)));
+                session.look(hands().at(v, session.condition().attitude().tiltRad())));
+        tilt.onValue(v ->
+                session.look(hands().at(session.condition().attitude().pitchRad(), v)));
+        bank.onValue(v -> session.look(hands().turning(v)));
         temperature.onValue(k -> session.look(session.condition().withFuelKelvin(k)));
         update();
     }
@@ -124,6 +126,15 @@ final class ConditionsBar extends RowBox {
                     return rad;
                 },
                 rad -> Handling.signed(Math.toDegrees(rad)));
+    }
+
+    private Node turn() {
+        Label name = Ui.label("Bank", "soft");
+        name.setTooltip(new javafx.scene.control.Tooltip("Bank in a coordinated turn: the fuel stays level in the tank"
+                + " and weighs more, 1.15 times at 30\u00b0.\nA slip is a tilt, not a bank."));
+        VBox box = new ColumnBox(3, name, bank);
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
     }
 
     private Handling hands() {
@@ -158,11 +169,12 @@ final class ConditionsBar extends RowBox {
         attitude.setText(shown.attitudeTitle());
         presets.forEach((name, b) -> b.setSelected(name.equals(c.attitude().name())));
         pitch.update(c.attitude().pitchRad());
-        bank.update(c.attitude().tiltRad());
+        tilt.update(c.attitude().tiltRad());
+        bank.update(shown.bank());
         temperature.update(c.fuelKelvin());
         powers.forEach((p, b) -> b.setSelected(p == c.engine().power()));
         fouled.setSelected(c.engine().fouled());
-        tilt.setAngle(-c.attitude().pitchDegrees());
+        nose.setAngle(-c.attitude().pitchDegrees());
         failed.setText(shown.failed());
         for (Tank tank : project.system().tanks()) {
             showContents(tank, c);
@@ -284,18 +296,18 @@ final class ConditionsBar extends RowBox {
         fields.setVgap(3);
         fields.getColumnConstraints().add(new javafx.scene.layout.ColumnConstraints(32));
         fields.addRow(0, Ui.label("Pitch", "soft"), pitch, steps("pitch", 1, 0));
-        Label banked = Ui.label("Tilt", "soft");
-        banked.setTooltip(new javafx.scene.control.Tooltip(
+        Label tilted = Ui.label("Tilt", "soft");
+        tilted.setTooltip(new javafx.scene.control.Tooltip(
                 "Fuel tilt in a slip, a skid or parked wing-low." + "\nZero in a coordinated turn at any bank angle."));
-        fields.addRow(1, banked, bank, steps("bank", 0, 1));
+        fields.addRow(1, tilted, tilt, steps("tilt", 0, 1));
         Group plane = Silhouette.side();
-        tilt.setPivotX(Silhouette.WIDTH / 2);
-        tilt.setPivotY(Silhouette.HEIGHT / 2);
-        plane.getTransforms().setAll(tilt);
+        nose.setPivotX(Silhouette.WIDTH / 2);
+        nose.setPivotY(Silhouette.HEIGHT / 2);
+        plane.getTransforms().setAll(nose);
         Pane stand = new Pane(plane);
         stand.setPrefSize(Silhouette.WIDTH, 50);
         plane.setLayoutY(6);
-        HBox box = hands().switchable().isEmpty() ? new RowBox(8, grid, fields, stand) : new RowBox(8, grid, fields);
+        HBox box = hands().switchable().isEmpty() ? new RowBox(8, grid, fields, turn(), stand) : new RowBox(8, grid, fields, turn());
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }

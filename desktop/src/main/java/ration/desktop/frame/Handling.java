@@ -37,9 +37,27 @@ record Handling(Project project, Condition now) {
         return new Attitude(BY_HAND, pitchRad, tiltRad);
     }
 
+    /** The same angles to the fuel in a coordinated turn at this bank, rad: the fuel only weighs more. */
+    Attitude turning(double bankRad) {
+        Attitude level = attitude(now.attitude().pitchRad(), now.attitude().tiltRad());
+        return Math.abs(bankRad) < SAME ? level : level.under(BY_HAND, 1 / Math.cos(bankRad), 0);
+    }
+
+    /** The bank, rad, of the coordinated turn that the case is flown in; 0 where it is none. */
+    double bank() {
+        Attitude a = now.attitude();
+        return a.forward() == 0 && a.load() > 1 ? Math.acos(1 / a.load()) : 0;
+    }
+
+    /** At these angles, rad, in the turn it is in if it is in one. */
+    Attitude at(double pitchRad, double tiltRad) {
+        Attitude steady = attitude(pitchRad, tiltRad);
+        return bank() > 0 ? steady.under(BY_HAND, now.attitude().load(), 0) : steady;
+    }
+
     /** Tilted by degrees from where it is, within the limits. */
     Attitude nudged(double pitchDegrees, double tiltDegrees) {
-        return attitude(
+        return at(
                 held(now.attitude().pitchRad() + Math.toRadians(pitchDegrees)),
                 held(now.attitude().tiltRad() + Math.toRadians(tiltDegrees)));
     }

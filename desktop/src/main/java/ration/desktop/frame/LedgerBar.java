@@ -141,6 +141,12 @@ final class LedgerBar extends RowBox {
                 open.because());
     }
 
+    /** Of the strip. */
+    static final double HEIGHT = 79;
+
+    /** Two lines of the case. */
+    private static final double DETAIL = 32;
+
     private static final double TIP_WIDTH = 460;
 
     /** One figure; a button where it leads somewhere. */
@@ -152,7 +158,7 @@ final class LedgerBar extends RowBox {
         private final Figure figure;
         private final Label was = Ui.label("", "soft");
         private final NotchBar bar = new NotchBar(86, 10);
-        private final Label detail = Ui.label("", "small");
+        private final Label detail = Ui.wrapped("", "small");
         /** The case in full: a long one is cut off in the cell. */
         private final javafx.scene.control.Tooltip whole = new javafx.scene.control.Tooltip();
 
@@ -188,8 +194,11 @@ final class LedgerBar extends RowBox {
             box.setMaxWidth(Double.MAX_VALUE);
             box.prefWidthProperty().bind(widthProperty().subtract(26));
             setGraphic(box);
-            setMinHeight(63);
-            setPrefHeight(63);
+            detail.setMinHeight(DETAIL);
+            detail.setPrefHeight(DETAIL);
+            detail.setAlignment(Pos.TOP_LEFT);
+            setMinHeight(HEIGHT);
+            setPrefHeight(HEIGHT);
             setPrefWidth(255);
             setMinWidth(150);
             setTooltip(whole);

@@ -79,8 +79,8 @@ public final class MainWindow {
         stage.titleProperty().bind(title.windowTitle());
         HBox strip = new RowBox(title, ledger);
         strip.getStyleClass().add("strip");
-        strip.setPrefHeight(64);
-        strip.setMinHeight(64);
+        strip.setPrefHeight(LedgerBar.HEIGHT + 1);
+        strip.setMinHeight(LedgerBar.HEIGHT + 1);
         HBox.setHgrow(ledger, Priority.ALWAYS);
         StackPane over = new StackPane(content, messages);
         StackPane.setAlignment(messages, Pos.BOTTOM_CENTER);

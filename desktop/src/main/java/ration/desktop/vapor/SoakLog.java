@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import ration.check.Finding.Wording;
 import ration.drawing.SoakPicture.Logged;
 import ration.file.LogTable;
 import ration.heat.HeatFigure;
@@ -28,9 +30,9 @@ import ration.vapor.SoakPath;
  * @param fit figures that make the prediction lie on it, once they were asked for
  * @param said what is said of it
  */
-record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<SoakFit> fit, String said) {
+record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<SoakFit> fit, Wording said) {
 
-    static final SoakLog NONE = new SoakLog("", List.of(), List.of(), Optional.empty(), "");
+    static final SoakLog NONE = new SoakLog("", List.of(), List.of(), Optional.empty(), u -> "");
 
     /** What a column is where it is no part. */
     static final String NO_PART = "\u2013";
@@ -110,22 +112,31 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
                 as.get(time).in().equals("min") ? 1 : 1.0 / 60,
                 Quantity.parse(stopped, Unit.MINUTE).si() / 60);
         List<Logged> all = new ArrayList<>();
-        StringBuilder running = new StringBuilder();
+        List<Wording> running = new ArrayList<>();
         for (int i = 0; i < as.size(); i++) {
             Optional<SoakPath> part = named(parts, as.get(i).is());
             if (part.isPresent()) {
                 Unit unit = Unit.named(as.get(i).in()).orElse(Unit.CELSIUS);
                 double[] column = table.columns().get(i).values();
                 all.add(readings(part.get().item(), clock, column, unit));
-                running.append(running(part.get(), clock, column, unit));
+                running(part.get(), clock, column, unit).ifPresent(running::add);
             }
         }
         if (all.isEmpty()) {
             throw new IllegalArgumentException("Assign one or more columns to an item.");
         }
-        String ran =
-                running.isEmpty() ? "" : " While running, maximum:" + running.substring(0, running.length() - 1) + ".";
-        return new SoakLog(file, all, earlier, Optional.empty(), differences(all, parts) + ran);
+        Wording differ = differences(all, parts);
+        return new SoakLog(
+                file,
+                all,
+                earlier,
+                Optional.empty(),
+                u -> differ.in(u)
+                        + (running.isEmpty()
+                                ? ""
+                                : running.stream()
+                                        .map(r -> r.in(u))
+                                        .collect(Collectors.joining("; ", " While running, maximum: ", "."))));
     }
 
     private static Optional<SoakPath> named(List<SoakPath> parts, String name) {
@@ -144,15 +155,15 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
      * Idle, run up and climb: the hottest of a channel before shutdown, beside what is predicted at this power; empty
      * where nothing was logged then.
      */
-    private static String running(SoakPath part, Clock clock, double[] values, Unit unit) {
+    private static Optional<Wording> running(SoakPath part, Clock clock, double[] values, Unit unit) {
         OptionalDouble most = IntStream.range(0, values.length)
                 .filter(r -> clock.minutes(r) < 0 && !Double.isNaN(values[r]))
                 .mapToDouble(r -> unit.toSi(values[r]))
                 .max();
         return most.isEmpty()
-                ? ""
-                : " " + part.name() + " " + celsius(most.getAsDouble()) + " \u00b0C, predicted at this power "
-                        + celsius(part.soak().at(0)) + ";";
+                ? Optional.empty()
+                : Optional.of(u -> part.name() + " " + degrees(most.getAsDouble(), u) + ", predicted at this power "
+                        + degrees(part.soak().at(0), u));
     }
 
     /** Readings after shutdown, thinned to what a fit and a screen need. */
@@ -180,37 +191,38 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
                 kept.stream().mapToDouble(g -> g[1]).toArray());
     }
 
-    private String differences(List<Logged> now, List<SoakPath> parts) {
-        List<String> off = new ArrayList<>();
-        StringBuilder then = new StringBuilder();
+    private Wording differences(List<Logged> now, List<SoakPath> parts) {
+        List<Wording> off = new ArrayList<>();
+        List<Wording> then = new ArrayList<>();
         for (Logged l : now) {
             SoakPath p = of(parts, l);
             double squares = IntStream.range(0, l.minutes().length)
                     .mapToDouble(i -> Math.pow(p.soak().at(60 * l.minutes()[i]) - l.kelvin()[i], 2))
                     .sum();
-            off.add(p.name() + " " + UnitSystem.figure(Math.sqrt(squares / l.minutes().length), 1) + " \u00b0C");
-            earlier.stream().filter(e -> e.item().equals(l.item())).forEach(e -> then.append(" ")
-                    .append(p.name())
-                    .append(" reached ")
-                    .append(hottest(l))
-                    .append(" \u00b0C, ")
-                    .append(hottest(e))
-                    .append(" \u00b0C in the earlier run."));
+            off.add(u -> p.name() + " " + u.difference(Math.sqrt(squares / l.minutes().length)));
+            earlier.stream()
+                    .filter(e -> e.item().equals(l.item()))
+                    .forEach(e -> then.add(u -> " " + p.name() + " reached " + degrees(hottest(l), u) + ", "
+                            + degrees(hottest(e), u) + " in the earlier run."));
         }
-        return "Predicted against logged, root mean square: " + String.join("; ", off) + "." + then;
+        return u -> off.stream()
+                        .map(o -> o.in(u))
+                        .collect(Collectors.joining("; ", "Predicted against logged, root mean square: ", "."))
+                + then.stream().map(t -> t.in(u)).collect(Collectors.joining());
     }
 
-    private static String hottest(Logged l) {
-        return celsius(Arrays.stream(l.kelvin()).max().orElse(0));
+    private static double hottest(Logged l) {
+        return Arrays.stream(l.kelvin()).max().orElse(0);
     }
 
-    private static String celsius(double kelvin) {
-        return UnitSystem.figure(Unit.CELSIUS.fromSi(kelvin), 1);
+    private static String degrees(double kelvin, UnitSystem u) {
+        return UnitSystem.figure(u.thermometer().fromSi(kelvin), 1) + " "
+                + u.thermometer().symbol();
     }
 
     /** Kept as the run before a change. */
     SoakLog kept() {
-        return new SoakLog(name, List.of(), logged, Optional.empty(), "Overlay the run made after the change.");
+        return new SoakLog(name, List.of(), logged, Optional.empty(), u -> "Overlay the run made after the change.");
     }
 
     /** With the figures that make the prediction lie on it; without, and why, where none do. */
@@ -223,11 +235,11 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
                     logged,
                     earlier,
                     Optional.of(found),
-                    "Fitted: soak peaks " + UnitSystem.figure(found.soakOver(), 0)
-                            + " \u00b0C above OAT, decays in " + UnitSystem.figure(found.fade() / 60, 0)
-                            + " min; fit error " + UnitSystem.figure(found.error(), 1) + " \u00b0C.");
+                    u -> "Fitted: soak peaks " + u.difference(found.soakOver()) + " above OAT, decays in "
+                            + UnitSystem.figure(found.fade() / 60, 0) + " min; fit error "
+                            + u.difference(found.error()) + ".");
         } catch (IllegalArgumentException e) {
-            return new SoakLog(name, logged, earlier, Optional.empty(), e.getMessage());
+            return new SoakLog(name, logged, earlier, Optional.empty(), u -> e.getMessage());
         }
     }
 

@@ -123,7 +123,7 @@ public final class SoakPane extends ColumnBox {
     private void now(SoakLog other) {
         log = other;
         name.setText(log.name());
-        said.setText(log.said());
+        said.setText(log.said().in(session.units().get()));
         tools();
         picture.redraw();
     }

@@ -40,6 +40,24 @@ class HandlingTest {
         assertThat(h.attitude(0.123, -0.05).name()).isEqualTo("Set by hand");
     }
 
+    /** Statics of a level turn: the load is 1/cos of the bank, and the fuel keeps its level. */
+    @Test
+    void a_turn_makes_the_fuel_heavier_and_strands_none() throws ProjectFileException {
+        Handling h = of("corrie-b1");
+        Handling level = at(h, h.now().with(h.nudged(12, 0)));
+        Attitude turning = level.turning(Math.toRadians(60));
+        assertThat(turning.load()).isCloseTo(2, Offset.offset(1e-9));
+        assertThat(turning.tiltRad()).isZero();
+        assertThat(turning.pitchDegrees()).isCloseTo(12, Offset.offset(1e-9));
+        Handling there = at(h, h.now().with(turning));
+        assertThat(Math.toDegrees(there.bank())).isCloseTo(60, Offset.offset(1e-6));
+        assertThat(there.nudged(-1, 2).load()).as("a slip in the turn").isEqualTo(turning.load());
+        assertThat(there.turning(0).load()).isEqualTo(1);
+        assertThat(at(h, h.now().with(h.project().brief().envelope().attitudes().get(2)))
+                        .bank())
+                .isZero();
+    }
+
     @ParameterizedTest
     @CsvSource({"1, 0", "-1, 0.5", "59.9, -59.9", "60, 60", "61, -75", "-200, 200", "0, 0"})
     void a_nudge_moves_by_what_it_says_and_never_past_the_limits(double pitch, double tilt)

@@ -21,6 +21,7 @@ import ration.heat.HeatFigure;
 import ration.heat.Soak;
 import ration.project.Project;
 import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
 import ration.vapor.SoakPath;
 
 /**
@@ -79,7 +80,7 @@ class SoakLogTest {
     void a_log_that_is_what_was_predicted_differs_by_nothing() {
         SoakLog laid = SoakLog.NONE.laid(
                 "soak.csv", table(log("t,T", 0, 2400, s -> hottest().soak().at(s))), as(hottest()), "0", parts);
-        assertThat(laid.said())
+        assertThat(laid.said().in(UnitSystem.METRIC))
                 .isEqualTo("Predicted against logged, root mean square: "
                         + hottest().name() + " 0.0 \u00b0C.");
         assertThat(laid.name()).isEqualTo("soak.csv");
@@ -102,7 +103,7 @@ class SoakLogTest {
                 as(hottest()),
                 "5",
                 parts);
-        assertThat(laid.said())
+        assertThat(laid.said().in(UnitSystem.METRIC))
                 .contains("root mean square: " + hottest().name() + " 3.0 \u00b0C.")
                 .contains("While running, maximum: " + hottest().name() + " 76.9 \u00b0C, predicted at this power");
         StringBuilder minutes = new StringBuilder("t,T\n");
@@ -119,7 +120,7 @@ class SoakLogTest {
                 List.of(new Meaning(SoakLog.TIME, "min"), new Meaning(hottest().name(), "\u00b0F")),
                 "0",
                 parts);
-        assertThat(other.said()).contains(" 2.0 \u00b0C.").doesNotContain("While it ran");
+        assertThat(other.said().in(UnitSystem.METRIC)).contains(" 2.0 \u00b0C.").doesNotContain("While it ran");
     }
 
     @Test
@@ -162,7 +163,7 @@ class SoakLogTest {
         SoakLog after = before.laid(
                 "after", table(log("t,T", 0, 2400, s -> hottest().soak().at(s))), as(hottest()), "0", parts);
         assertThat(after.earlier()).hasSize(1);
-        assertThat(after.said()).contains(hottest().name() + " reached ").endsWith(" \u00b0C in the earlier run.");
+        assertThat(after.said().in(UnitSystem.METRIC)).contains(hottest().name() + " reached ").endsWith(" \u00b0C in the earlier run.");
     }
 
     /**
@@ -175,7 +176,7 @@ class SoakLogTest {
         SoakLog fitted = SoakLog.NONE
                 .laid("soak.csv", table(log("t,T", 0, 2400, truth::at)), as(hottest()), "0", parts)
                 .fitted(parts);
-        assertThat(fitted.said()).startsWith("Fitted: soak peaks");
+        assertThat(fitted.said().in(UnitSystem.METRIC)).startsWith("Fitted: soak peaks");
         Heat taken = fitted.taken().change().apply(project).heat();
         assertThat(taken.si(HeatFigure.BAY_SOAK_OVER)).isCloseTo(truth.soakOver(), within(0.5));
         assertThat(taken.si(HeatFigure.SOAK_FADE)).isCloseTo(truth.fade(), within(30.0));
@@ -189,7 +190,7 @@ class SoakLogTest {
                 .filter(p -> !p.item().equals(hottest().item()))
                 .toList());
         assertThat(after.fit()).isEmpty();
-        assertThat(after.said()).contains("no longer on the path");
+        assertThat(after.said().in(UnitSystem.METRIC)).contains("no longer on the path");
         assertThat(after.logged()).isEqualTo(laid.logged());
     }
 }
