@@ -214,7 +214,8 @@ final class VaporChecks {
                                                             * u.thermometer().differenceToSi(1)),
                                             0)
                                     + " " + u.unit(Dimension.PRESSURE).symbol() + " more for each "
-                                    + u.thermometer().symbol() + " it warms" + (gives ? ". Hose in it takes up some of that." : "."),
+                                    + u.thermometer().symbol() + " it warms"
+                                    + (gives ? ". Hose in it takes up some of that." : "."),
                             "Bulk modulus 1.3 GPa (Munson) and expansion 0.00128/\u00b0C (API 54B)," + " from memory",
                             "Add a 0.010 in bleed to the tank, or a thermal relief valve.")
                     .because(WhyVapor::trapped));

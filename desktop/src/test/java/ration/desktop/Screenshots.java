@@ -210,6 +210,10 @@ public final class Screenshots {
                 }
             });
             window.show();
+            if (Boolean.getBoolean("ration.small")) {
+                stage.setWidth(1024);
+                stage.setHeight(700);
+            }
             next(stage, session, folder, wanted);
         }
 

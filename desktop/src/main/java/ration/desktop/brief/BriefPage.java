@@ -148,6 +148,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
         Label weight = Ui.label("", "name");
         Label demand = Ui.label("", "main-result");
         demand.setId("demand");
+        demand.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         Label needed = Ui.label("", "name");
         needed.setId("needed");
         HBox sum = new RowBox(

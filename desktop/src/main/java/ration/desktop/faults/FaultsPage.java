@@ -39,7 +39,7 @@ import ration.quantity.UnitSystem;
 public final class FaultsPage extends LivePage {
 
     private static final double[] WIDE = {210, 56, 48, 78, 166, 132, 62};
-    private static final double[] SMALL = {178, 40, 44, 50, 112, 112, 62};
+    private static final double[] SMALL = {152, 44, 44, 78, 108, 104, 62};
 
     private final Session session;
     private final Consumer<FaultAnswer> set;
@@ -92,6 +92,7 @@ public final class FaultsPage extends LivePage {
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
         sum.setId("faults-sum");
+        sum.setMinWidth(Region.USE_PREF_SIZE);
         words.setId("faults-words");
         HBox result = new RowBox(12, sum, words);
         result.setAlignment(Pos.BASELINE_LEFT);

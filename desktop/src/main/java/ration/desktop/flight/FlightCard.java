@@ -387,13 +387,11 @@ final class FlightCard extends ColumnBox {
                 "phase-outside",
                 "OAT at end of phase, " + scale.symbol() + "; blank = hot day",
                 text -> {
-                    Optional<Quantity> q =
-                            text.isBlank() ? Optional.empty() : Optional.of(Quantity.parse(text, scale));
+                    Optional<Quantity> q = text.isBlank() ? Optional.empty() : Optional.of(Quantity.parse(text, scale));
                     p.withOutside(q.map(x -> new Measured(x, "planned")));
                     return q;
                 },
-                q -> q.map(x -> UnitSystem.figure(scale.fromSi(x.si()), 0))
-                        .orElse(""));
+                q -> q.map(x -> UnitSystem.figure(scale.fromSi(x.si()), 0)).orElse(""));
         field.update(p.outside().map(Measured::quantity));
         field.setPromptText(scale.symbol());
         field.setPrefWidth(40);

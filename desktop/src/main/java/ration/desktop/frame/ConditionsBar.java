@@ -105,10 +105,9 @@ final class ConditionsBar extends RowBox {
                 }
             });
         }
-        pitch.onValue(v ->
-                session.look(hands().at(v, session.condition().attitude().tiltRad())));
-        tilt.onValue(v ->
-                session.look(hands().at(session.condition().attitude().pitchRad(), v)));
+        pitch.onValue(
+                v -> session.look(hands().at(v, session.condition().attitude().tiltRad())));
+        tilt.onValue(v -> session.look(hands().at(session.condition().attitude().pitchRad(), v)));
         bank.onValue(v -> session.look(hands().turning(v)));
         temperature.onValue(k -> session.look(session.condition().withFuelKelvin(k)));
         update();
@@ -307,7 +306,9 @@ final class ConditionsBar extends RowBox {
         Pane stand = new Pane(plane);
         stand.setPrefSize(Silhouette.WIDTH, 50);
         plane.setLayoutY(6);
-        HBox box = hands().switchable().isEmpty() ? new RowBox(8, grid, fields, turn(), stand) : new RowBox(8, grid, fields, turn());
+        HBox box = hands().switchable().isEmpty()
+                ? new RowBox(8, grid, fields, turn(), stand)
+                : new RowBox(8, grid, fields, turn());
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }

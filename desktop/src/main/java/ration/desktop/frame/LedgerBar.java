@@ -183,7 +183,7 @@ final class LedgerBar extends RowBox {
                 getStyleClass().add("link");
                 setOnAction(e -> action.run());
             }
-            HBox top = new RowBox(6, title, need, Ui.spring(), verdict);
+            HBox top = new RowBox(4, title, need, Ui.spring(), verdict);
             top.setAlignment(Pos.BASELINE_LEFT);
             HBox middle = new RowBox(6, figure, was, Ui.spring(), bar);
             middle.setAlignment(Pos.CENTER_LEFT);
@@ -192,7 +192,7 @@ final class LedgerBar extends RowBox {
             }
             VBox box = new ColumnBox(-1, top, middle, detail);
             box.setMaxWidth(Double.MAX_VALUE);
-            box.prefWidthProperty().bind(widthProperty().subtract(26));
+            box.prefWidthProperty().bind(widthProperty().subtract(20));
             setGraphic(box);
             detail.setMinHeight(DETAIL);
             detail.setPrefHeight(DETAIL);

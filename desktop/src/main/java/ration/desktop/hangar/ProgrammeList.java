@@ -21,6 +21,8 @@ import ration.words.Term;
 final class ProgrammeList extends ColumnBox {
 
     private static final double[] WIDE = {72, 150, 126, 84};
+    /** In a small window; what a test verifies stands beside it. */
+    private static final double[] SMALL = {68, 130, 118, 1};
 
     private final Consumer<Programme.Proof> pick;
 
@@ -51,16 +53,11 @@ final class ProgrammeList extends ColumnBox {
     }
 
     private static HBox head() {
-        Label test = Ui.term(Term.VOLUME_TESTS, Ui.label("Test", "soft"));
+        HBox test = new RowBox(Ui.term(Term.VOLUME_TESTS, Ui.label("Test", "soft")));
         Label state = Ui.label("Status", "soft");
         Label closes = Ui.label("Verifies", "soft");
         HBox box = new RowBox(
-                5,
-                Ui.wide(new Region(), WIDE[0]),
-                Ui.wide(new Region(), 24),
-                Ui.wide(test, WIDE[1]),
-                Ui.wide(state, WIDE[2]),
-                Ui.wide(closes, WIDE[3]));
+                5, wide(new Region(), 0), Ui.wide(new Region(), 24), wide(test, 1), wide(state, 2), wide(closes, 3));
         box.setPadding(new Insets(4, 8, 3, 8));
         return box;
     }
@@ -77,11 +74,11 @@ final class ProgrammeList extends ColumnBox {
         }
         HBox box = new RowBox(
                 5,
-                Ui.wide(Ui.label(r.group(), "group-title"), WIDE[0]),
+                wide(Ui.label(r.group(), "group-title"), 0),
                 bar,
-                Ui.wide(name, WIDE[1]),
-                Ui.wide(state, WIDE[2]),
-                Ui.wide(Ui.label(r.closes(), "soft"), WIDE[3]));
+                wide(name, 1),
+                wide(state, 2),
+                wide(Ui.label(r.closes(), "soft"), 3));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", r.id(), () -> pick.accept(p));
         row.setGraphic(box);
@@ -96,5 +93,9 @@ final class ProgrammeList extends ColumnBox {
         row.setAccessibleText(r.spoken());
         row.setTooltip(new javafx.scene.control.Tooltip(p.wanted().name() + ": " + p.state()));
         return row;
+    }
+
+    private static Region wide(Region r, int column) {
+        return Ui.wide(r, WIDE[column], SMALL[column]);
     }
 }

@@ -79,6 +79,10 @@ final class TestRunner extends ColumnBox {
         clock.setCycleCount(Animation.INDEFINITE);
         title.setId("step-title");
         big.setId("big-figure");
+        big.styleProperty()
+                .bind(javafx.beans.binding.Bindings.when(Ui.inSmallWindow(big))
+                        .then("-fx-font-size: 34px;")
+                        .otherwise(""));
         under.setId("under-figure");
         big.managedProperty().bind(big.textProperty().isNotEmpty());
         under.managedProperty().bind(under.textProperty().isNotEmpty());

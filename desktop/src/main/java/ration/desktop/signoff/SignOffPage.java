@@ -46,6 +46,8 @@ public final class SignOffPage extends LivePage {
     }
 
     private static final double[] WIDE = {238, 84, 76, 76, 76, 122, 76};
+    /** In a small window; since when it is so stands on the card. */
+    private static final double[] SMALL = {160, 52, 66, 66, 68, 112, 1};
 
     private final Session session;
     private final VBox rows = new ColumnBox();
@@ -172,11 +174,8 @@ public final class SignOffPage extends LivePage {
         String[] heads = {"Requirement", "Basis", "Needs", "Predicted", "Measured", "Status", "Valid since"};
         for (int i = 0; i < heads.length; i++) {
             Label l = Ui.label(heads[i], "soft");
-            if (i == BASIS) {
-                Ui.term(Term.FROM_MEMORY, l);
-            }
             l.setAlignment(i > 1 && i < 5 ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT);
-            box.getChildren().add(Ui.wide(l, WIDE[i]));
+            box.getChildren().add(wide(i == BASIS ? new RowBox(Ui.term(Term.FROM_MEMORY, l)) : l, i));
         }
         box.setPadding(new Insets(6, 8, 4, 8));
         return box;
@@ -196,13 +195,13 @@ public final class SignOffPage extends LivePage {
         VBox name = new ColumnBox(Ui.label(cells.title(), "bold"), label(cells.words()));
         HBox box = new RowBox(
                 6,
-                Ui.wide(name, WIDE[0]),
-                Ui.wide(Ui.label(cells.basis(), "soft"), WIDE[1]),
-                right(cells.needs(), WIDE[2]),
-                right(cells.predicted(), WIDE[3]),
-                right(cells.measured(), WIDE[4]),
-                Ui.wide(state, WIDE[5]),
-                Ui.wide(label(cells.since()), WIDE[6]));
+                wide(name, 0),
+                wide(Ui.label(cells.basis(), "soft"), 1),
+                right(cells.needs(), 2),
+                right(cells.predicted(), 3),
+                right(cells.measured(), 4),
+                wide(state, 5),
+                wide(label(cells.since()), 6));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", cells.id(), () -> {
             picked = r.id();
@@ -222,10 +221,14 @@ public final class SignOffPage extends LivePage {
         return Ui.label(cell.text(), cell.style());
     }
 
-    private static Region right(RequirementTable.Cell cell, double wide) {
+    private static Region wide(Region r, int column) {
+        return Ui.wide(r, WIDE[column], SMALL[column]);
+    }
+
+    private static Region right(RequirementTable.Cell cell, int column) {
         Label l = label(cell);
         l.setAlignment(Pos.CENTER_RIGHT);
         l.setMaxWidth(Double.MAX_VALUE);
-        return Ui.wide(l, wide);
+        return wide(l, column);
     }
 }

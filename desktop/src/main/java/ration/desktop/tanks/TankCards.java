@@ -54,7 +54,8 @@ final class TankCards extends ColumnBox {
         gauge = new PicturePane("gauge-picture", this::gaugePicture, id -> {});
         capacity.setHgap(8);
         capacity.setVgap(6);
-        ColumnConstraints first = new ColumnConstraints(112);
+        ColumnConstraints first = new ColumnConstraints();
+        first.prefWidthProperty().bind(Ui.inWindow(this, 112, 96));
         ColumnConstraints second = new ColumnConstraints();
         second.setHgrow(Priority.ALWAYS);
         capacity.getColumnConstraints().addAll(first, second);
@@ -145,7 +146,6 @@ final class TankCards extends ColumnBox {
         Figure value = new Figure(l.id(), l.governs() ? "name" : "figure").show(l.figure(), l.why());
         value.setMinWidth(Region.USE_PREF_SIZE);
         Label words = Ui.label(l.how(), "soft");
-        words.setMinWidth(Region.USE_PREF_SIZE);
         GridPane.setHalignment(value, javafx.geometry.HPos.RIGHT);
         if (what != null) {
             capacity.add(what, 0, row);

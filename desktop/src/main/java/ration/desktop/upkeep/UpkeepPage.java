@@ -42,6 +42,8 @@ public final class UpkeepPage extends LivePage {
     }
 
     private static final double[] WIDE = {184, 96, 198, 142, 144};
+    /** In a small window; the paper stands on the card. */
+    private static final double[] SMALL = {162, 78, 144, 138, 1};
 
     private final Session session;
     private final Supplier<LocalDate> today;
@@ -65,12 +67,13 @@ public final class UpkeepPage extends LivePage {
         this.today = today;
         hours = Fields.hours("airframe-hours", "Airframe total time now");
         hours.setPrefWidth(80);
+        hours.setMinWidth(64);
         hours.onValue(h -> edit("Set airframe hours", u -> u.withHours(h)));
         card = new PartCard(session, today, this::edit, () -> pick(""));
         form = new PartForm(session, today, this::edit, id -> pick(id));
         HBox head = new RowBox(
                 8,
-                Ui.label("Maintenance", "page-title"),
+                Ui.whole(Ui.label("Maintenance", "page-title")),
                 words,
                 Ui.spring(),
                 Ui.label("Airframe total time", "soft"),
@@ -171,7 +174,7 @@ public final class UpkeepPage extends LivePage {
     private static HBox cells(boolean bold, String... texts) {
         HBox box = new RowBox(6);
         for (int i = 0; i < texts.length; i++) {
-            box.getChildren().add(Ui.wide(Ui.label(texts[i], bold ? "bold" : "soft"), WIDE[i]));
+            box.getChildren().add(Ui.wide(Ui.label(texts[i], bold ? "bold" : "soft"), WIDE[i], SMALL[i]));
         }
         box.setPadding(new Insets(6, 8, 4, 8));
         return box;
@@ -190,13 +193,14 @@ public final class UpkeepPage extends LivePage {
         state.setAlignment(Pos.CENTER_LEFT);
         VBox left = new ColumnBox(state, Ui.label(said.left(), d.verdict() == Verdict.FAILS ? "wrong-text" : "soft"));
         VBox paper = new ColumnBox(Ui.label(said.paper()), Ui.label(said.last(), "soft"));
+        paper.visibleProperty().bind(Ui.inSmallWindow(paper).not());
         HBox box = new RowBox(
                 6,
-                Ui.wide(name, WIDE[0]),
-                Ui.wide(fitted, WIDE[1]),
-                Ui.wide(Ui.label(said.life()), WIDE[2]),
-                Ui.wide(left, WIDE[3]),
-                Ui.wide(paper, WIDE[4]));
+                Ui.wide(name, WIDE[0], SMALL[0]),
+                Ui.wide(fitted, WIDE[1], SMALL[1]),
+                Ui.wide(Ui.wrapped(said.life()), WIDE[2], SMALL[2]),
+                Ui.wide(left, WIDE[3], SMALL[3]),
+                Ui.wide(paper, WIDE[4], SMALL[4]));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", "part-" + d.part().id(), () -> pick(d.part().id()));
         row.setGraphic(box);

@@ -114,6 +114,7 @@ public final class VaporPage extends LivePage {
                         "Fuel temperature: \u221227 to 162 \u00b0F (\u221233 to 72 \u00b0C)."),
                 k -> session.units().get().warmth(k));
         altitude.setPrefWidth(78);
+        altitude.setMinWidth(70);
         fuel.setPrefWidth(74);
         altitude.onTrouble(trouble::setText).onValue(m -> look(new Air(m, air.fuelKelvin())));
         fuel.onTrouble(trouble::setText).onValue(k -> look(new Air(air.altitudeM(), k)));

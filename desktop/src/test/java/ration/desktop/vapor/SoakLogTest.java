@@ -163,7 +163,9 @@ class SoakLogTest {
         SoakLog after = before.laid(
                 "after", table(log("t,T", 0, 2400, s -> hottest().soak().at(s))), as(hottest()), "0", parts);
         assertThat(after.earlier()).hasSize(1);
-        assertThat(after.said().in(UnitSystem.METRIC)).contains(hottest().name() + " reached ").endsWith(" \u00b0C in the earlier run.");
+        assertThat(after.said().in(UnitSystem.METRIC))
+                .contains(hottest().name() + " reached ")
+                .endsWith(" \u00b0C in the earlier run.");
     }
 
     /**
