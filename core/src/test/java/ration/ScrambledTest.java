@@ -2,8 +2,6 @@ package ration;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
-import java.io.InputStream;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
@@ -28,9 +26,12 @@ class ScrambledTest {
 
     @ParameterizedTest
     @MethodSource("documents")
+    @SuppressWarnings("unchecked")
     void onlyTextChanges(String document) throws Exception {
         Map<String, String> plain = new WhatIsNoText(document).call();
-        Map<String, String> nonsense = new Apart().probe(document).call();
+        Map<String, String> nonsense = ((Callable<Map<String, String>>)
+                        nonsense().getConstructor(String.class).newInstance(document))
+                .call();
         assertThat(plain).hasSizeGreaterThan(100);
         assertThat(nonsense).containsExactlyEntriesOf(plain);
     }
@@ -38,53 +39,14 @@ class ScrambledTest {
     @Test
     void wordsAreNonsenseIndeed() throws Exception {
         String demo = ProjectFile.DEMO;
-        assertThat(new Apart().words(demo))
+        assertThat(nonsense().getMethod("words", String.class).invoke(null, demo))
                 .isNotEqualTo(WhatIsNoText.words(demo))
+                .asString()
                 .contains("Oybpxrq");
     }
 
-    /** The program loaded a second time, its words as nonsense. */
-    private static final class Apart extends ClassLoader {
-
-        Apart() {
-            super(ScrambledTest.class.getClassLoader());
-        }
-
-        @SuppressWarnings("unchecked")
-        Callable<Map<String, String>> probe(String document) throws ReflectiveOperationException {
-            return (Callable<Map<String, String>>) loadClass(WhatIsNoText.class.getName())
-                    .getConstructor(String.class)
-                    .newInstance(document);
-        }
-
-        String words(String document) throws ReflectiveOperationException {
-            return (String) loadClass(WhatIsNoText.class.getName())
-                    .getMethod("words", String.class)
-                    .invoke(null, document);
-        }
-
-        @Override
-        protected Class<?> loadClass(String name, boolean resolve) throws ClassNotFoundException {
-            if (!name.startsWith("ration.")) {
-                return super.loadClass(name, resolve);
-            }
-            synchronized (getClassLoadingLock(name)) {
-                Class<?> known = findLoadedClass(name);
-                return known == null ? defined(name) : known;
-            }
-        }
-
-        private Class<?> defined(String name) throws ClassNotFoundException {
-            try (InputStream in = getParent().getResourceAsStream(name.replace('.', '/') + ".class")) {
-                if (in == null) {
-                    throw new ClassNotFoundException(name);
-                }
-                byte[] read = in.readAllBytes();
-                byte[] then = Scrambler.words(name) ? Scrambler.of(read) : read;
-                return defineClass(name, then, 0, then.length);
-            } catch (IOException e) {
-                throw new ClassNotFoundException(name, e);
-            }
-        }
+    private static Class<?> nonsense() throws ClassNotFoundException {
+        return new Apart((name, read) -> Scrambler.words(name) ? Scrambler.of(name, read) : read)
+                .seen(WhatIsNoText.class);
     }
 }

@@ -13,8 +13,9 @@ import java.util.regex.Pattern;
 
 /**
  * Replaces, in a compiled class, every text that a person may read: of each such string constant the letters are
- * others, one for one, so that texts that differ stay different; what {@code String.format} reads stays. Keys are told
- * from words by their look: a key has no blank and does not begin with a capital followed by a small letter.
+ * others, one for one, so that texts that differ stay different, and those of two classes always do; what
+ * {@code String.format} reads stays. Keys are told from words by their look: a key has no blank and does not begin with
+ * a capital followed by a small letter.
  */
 final class Scrambler {
 
@@ -33,9 +34,19 @@ final class Scrambler {
 
     /** Whether the texts of a class are words that nothing may depend on. */
     static boolean words(String name) {
+        return !READ_WORDS.contains(outer(name)) && !name.startsWith(WhatIsNoText.class.getName());
+    }
+
+    private static String outer(String name) {
         int inner = name.indexOf('$');
-        return !READ_WORDS.contains(inner < 0 ? name : name.substring(0, inner))
-                && !name.startsWith(WhatIsNoText.class.getName());
+        return inner < 0 ? name : name.substring(0, inner);
+    }
+
+    /**
+     * Ends every text of a class, so that the same word in two classes is two: neither may be looked up by the other.
+     */
+    private static char mark(String name) {
+        return (char) (0x3400 + Math.floorMod(outer(name).hashCode(), 0x1900));
     }
 
     private static final Pattern WORD =
@@ -44,8 +55,9 @@ final class Scrambler {
             Pattern.compile(".*(\\\\[dspw]|\\(\\?|\\[\\^|\\]\\+|yyyy|MMM).*", Pattern.DOTALL);
     private static final Pattern SPECIFIER = Pattern.compile("%(\\d+\\$)?[-#+ 0,(<]*\\d*(\\.\\d+)?[a-zA-Z%]");
 
-    static String nonsense(String text) {
-        if (!WORD.matcher(text).matches() || NO_WORD.matcher(text).matches()) {
+    private static String nonsense(String text, char mark) {
+        boolean figures = SPECIFIER.matcher(text).replaceAll("").chars().noneMatch(Character::isLetter);
+        if (figures || !WORD.matcher(text).matches() || NO_WORD.matcher(text).matches()) {
             return text;
         }
         StringBuilder all = new StringBuilder();
@@ -57,7 +69,7 @@ final class Scrambler {
             at = m.end();
         }
         turned(text, at, text.length(), all);
-        return all.toString();
+        return all.append(mark).toString();
     }
 
     private static void turned(String text, int from, int to, StringBuilder all) {
@@ -70,7 +82,8 @@ final class Scrambler {
     }
 
     /** The class with its words turned; the constant pool as the Java virtual machine specification, 4.4, has it. */
-    static byte[] of(byte[] read) throws IOException {
+    static byte[] of(String name, byte[] read) throws IOException {
+        char mark = mark(name);
         DataInputStream in = new DataInputStream(new ByteArrayInputStream(read));
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         DataOutputStream out = new DataOutputStream(bytes);
@@ -96,7 +109,7 @@ final class Scrambler {
         for (int i = 1; i < count; i++) {
             if (tags[i] == 8) {
                 String before = texts[strings[i]];
-                String then = nonsense(before);
+                String then = nonsense(before, mark);
                 if (!then.equals(before)) {
                     strings[i] = count + added.size();
                     added.add(then);

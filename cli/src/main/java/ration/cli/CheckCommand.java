@@ -173,7 +173,7 @@ final class CheckCommand implements Callable<Integer> {
         ObjectNode root = Json.answer();
         root.put("name", a.project().name());
         root.put("demand_m3_s", a.project().brief().demand());
-        root.put("factor", a.project().brief().delivery().factor());
+        root.put("factor", a.project().brief().factor());
         ArrayNode ledger = root.putArray("ledger");
         for (Ledger.Entry e : Ledger.of(a, UnitSystem.US).entries()) {
             ledger.addObject()

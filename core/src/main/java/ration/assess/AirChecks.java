@@ -31,13 +31,13 @@ import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.standard.Subject;
 import ration.topology.Topology;
 
 /** Vents, traps, drains, the strainer's place. */
 final class AirChecks {
 
     private static final String PRACTICE = "Common practice, no source";
-    private static final String PART = " before 2017 (from memory, confidence high), as a guide";
     /** Drop in a vent in flight, Pa: an inch and a half of fuel; common practice, no source. */
     private static final double MOST_DROP = 250;
 
@@ -128,7 +128,7 @@ final class AirChecks {
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
                     u -> "Vents into a tank or plenum that is not in the layout.",
-                    "14 CFR 23.975(a)" + PART,
+                    project.brief().cite(Subject.VENT),
                     "Set the vent destination on the tank's card.");
             return;
         }
@@ -141,7 +141,7 @@ final class AirChecks {
                     Verdict.FAILS,
                     Finding.MISSED,
                     u -> "Vents loop between tanks and never reach outside air.",
-                    "14 CFR 23.975(a)" + PART,
+                    project.brief().cite(Subject.VENT),
                     "Route one vent overboard.");
             return;
         }
@@ -320,7 +320,7 @@ final class AirChecks {
                     Verdict.FAILS,
                     Finding.MISSED,
                     u -> at(u, f) + ". Low point, parked: water collects here.",
-                    "14 CFR 23.999(a)" + PART,
+                    project.brief().cite(Subject.DRAINS),
                     suction
                             ? "Fit a capped port, opened to sample: a spring drain on suction draws air."
                             : "Add a drain, or slope the line down to the gascolator.");
@@ -335,7 +335,7 @@ final class AirChecks {
                     Finding.MET,
                     u -> "Every low point has a drain, parked: "
                             + SamplingCard.of(system).size() + " to sample.",
-                    "14 CFR 23.999(a)" + PART,
+                    project.brief().cite(Subject.DRAINS),
                     "");
         }
         Map<String, List<LowPoints.Found>> traps = all.points().stream()
@@ -353,7 +353,7 @@ final class AirChecks {
                 u -> at(u, spots.get(0))
                         + (spots.size() == 1 ? " is a low spot" : " is the first of " + spots.size() + " low spots")
                         + " in the vent: liquid collects and blocks it.",
-                "14 CFR 23.975(a)(5)" + PART,
+                project.brief().cite(Subject.VENT_TRAP),
                 spots.size() == 1
                         ? "Route the vent to rise, or fall, continuously to its outlet."
                         : "A coil with its axis upright drains by itself; with a level axis each turn"
@@ -442,11 +442,8 @@ final class AirChecks {
     /** 23.971(c): an ounce of bowl for twenty gallons of tank. */
     private void bowl() {
         system.all(Strainer.class).filter(s -> s.bowl().isPresent()).forEach(s -> {
-            double need = OUNCE
-                    * Unit.GALLON.fromSi(air.stream()
-                            .mapToDouble(a -> a.tank().solid().volume())
-                            .sum())
-                    / 20;
+            double need = project.brief().choices().basis().figure(Subject.BOWL, "share")
+                    * air.stream().mapToDouble(a -> a.tank().solid().volume()).sum();
             double has = s.bowl().get().si();
             findings.add(finding(
                             Check.AIR_BOWL,
@@ -457,13 +454,14 @@ final class AirChecks {
                             has / need,
                             u -> "Bowl " + UnitSystem.figure(has / OUNCE, 1) + " fl oz; minimum "
                                     + UnitSystem.figure(need / OUNCE, 1) + " (1 fl oz per 20 gal of tank).",
-                            "14 CFR 23.971(c)" + PART,
+                            project.brief().cite(Subject.BOWL),
                             "Fit a larger bowl.")
                     .because(() -> WhyTanks.bowl(
                             air.stream()
                                     .mapToDouble(a -> a.tank().solid().volume())
                                     .sum(),
-                            need)));
+                            need,
+                            project.brief().choices().basis())));
         });
     }
 
@@ -473,7 +471,7 @@ final class AirChecks {
                 .filter(c -> c.judged()
                         && c.demand().usable()
                         && c.filling().is(Contents.HALF)
-                        && c.condition().attitude().name().equals("Level")
+                        && c.condition().attitude().level()
                         && !c.condition().engine().fouled())
                 .filter(c -> system.tanks().stream()
                                 .filter(t -> Math.abs(c.demand().outflow(t)) > 1e-8)
@@ -531,7 +529,7 @@ final class AirChecks {
         Optional<CaseAnswer> joined = cases.stream()
                 .filter(c -> c.judged()
                         && c.filling().is(Contents.HALF)
-                        && c.condition().attitude().name().equals("Level")
+                        && c.condition().attitude().level()
                         && !c.condition().engine().fouled()
                         && c.demand().usable()
                         && system.tanks().stream()

@@ -185,8 +185,14 @@ public record Assessment(
                         Check.PROOF_CHECKED,
                         () -> ProofChecks.of(programme.join().get())),
                 new Checks.Group(Check.FLOW_CHECKED, () -> FlowChecks.of(project, problems, cases, basis)),
-                new Checks.Group(Check.FIREWALL_CHECKED, () -> FirewallChecks.of(project.system())),
-                new Checks.Group(Check.PATHS_CHECKED, () -> PathChecks.of(project.system())),
+                new Checks.Group(
+                        Check.FIREWALL_CHECKED,
+                        () -> FirewallChecks.of(
+                                project.system(), project.brief().choices().basis())),
+                new Checks.Group(
+                        Check.PATHS_CHECKED,
+                        () -> PathChecks.of(
+                                project.system(), project.brief().choices().basis())),
                 new Checks.Group(Check.PRESSURES_CHECKED, () -> PressureChecks.of(project, basis, cases)),
                 new Checks.Group(Check.TANKS_CHECKED, () -> TankChecks.of(project, tanks, basis)),
                 new Checks.Group(Check.BUILD_CHECKED, () -> BuildChecks.of(project)),
@@ -288,7 +294,10 @@ public record Assessment(
             Project project, List<Problem> problems, List<TankAnswer> tanks, Optional<Assessment> before) {
         List<Finding> findings = Checks.of(List.of(
                 new Checks.Group(Check.FLOW_CHECKED, () -> FlowChecks.blocked(project, problems)),
-                new Checks.Group(Check.FIREWALL_CHECKED, () -> FirewallChecks.of(project.system())),
+                new Checks.Group(
+                        Check.FIREWALL_CHECKED,
+                        () -> FirewallChecks.of(
+                                project.system(), project.brief().choices().basis())),
                 new Checks.Group(Check.TANKS_CHECKED, () -> TankChecks.of(project, tanks, null)),
                 new Checks.Group(Check.BUILD_CHECKED, () -> BuildChecks.of(project))));
         return new Assessment(

@@ -23,6 +23,8 @@ import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.standard.Standard;
+import ration.standard.Subject;
 
 /** Checks on how the lines are made up and held, from the runs sheet. */
 final class BuildChecks {
@@ -30,14 +32,16 @@ final class BuildChecks {
     private static final ration.geometry.Point3 ORIGIN = new ration.geometry.Point3(0, 0, 0);
 
     private final FuelSystem system;
+    private final Standard basis;
     private final List<Finding> findings = new ArrayList<>();
 
-    private BuildChecks(FuelSystem system) {
-        this.system = system;
+    private BuildChecks(Project project) {
+        system = project.system();
+        basis = project.brief().choices().basis();
     }
 
     static List<Finding> of(Project project) {
-        BuildChecks checks = new BuildChecks(project.system());
+        BuildChecks checks = new BuildChecks(project);
         if (!project.system().runs().isEmpty()) {
             checks.joints();
             project.system().runs().forEach(checks::run);
@@ -357,7 +361,7 @@ final class BuildChecks {
                     Finding.MISSED,
                     u -> "Its ends move relative to each other, and the line is "
                             + made.label().toLowerCase(Locale.ROOT) + ".",
-                    "14 CFR 23.993 before 2017 (from memory), as a guide",
+                    basis.cite(Subject.LINES),
                     "Use a hose assembly.");
         }
         if (b.marks().temporary()) {
@@ -416,7 +420,7 @@ final class BuildChecks {
                         + (run.build().marks().sleeved()
                                 ? " in fire sleeve."
                                 : holds ? "." : " without fire sleeve on the engine's side of the firewall."),
-                "14 CFR 23.1183 before 2017 (from memory), as a guide",
+                basis.cite(Subject.FIRE),
                 holds ? "" : "Fit fire sleeve, or use stainless tube.");
     }
 

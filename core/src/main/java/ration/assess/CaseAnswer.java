@@ -108,9 +108,7 @@ public final class CaseAnswer {
 
     /** Flow wanted over demand in a condition. */
     static double factor(Brief brief, Condition condition) {
-        return condition.engine().fouled()
-                ? brief.practice().fouled().si()
-                : brief.delivery().factor();
+        return condition.engine().fouled() ? brief.practice().fouled().si() : brief.factor();
     }
 
     /** Whether anything is asked of a case: a pump-fed engine is not expected to run with no pump. */

@@ -12,19 +12,23 @@ import ration.model.FuelSystem;
 import ration.model.Selector;
 import ration.model.ShutOff;
 import ration.quantity.Dimension;
+import ration.standard.Standard;
+import ration.standard.Subject;
 
 /** What stands in the firewall and on which side of it. */
 final class FirewallChecks {
 
     private final FuelSystem system;
+    private final Standard basis;
     private final List<Finding> findings = new ArrayList<>();
 
-    private FirewallChecks(FuelSystem system) {
+    private FirewallChecks(FuelSystem system, Standard basis) {
         this.system = system;
+        this.basis = basis;
     }
 
-    static List<Finding> of(FuelSystem system) {
-        FirewallChecks checks = new FirewallChecks(system);
+    static List<Finding> of(FuelSystem system, Standard basis) {
+        FirewallChecks checks = new FirewallChecks(system, basis);
         checks.shutOffPlace();
         checks.bulkheads();
         return checks.findings;
@@ -67,7 +71,7 @@ final class FirewallChecks {
                                     + " on the cabin side: FS "
                                     + u.text(item.place().point().x(), Dimension.LENGTH) + ", firewall FS "
                                     + u.text(wall.station().si(), Dimension.LENGTH) + ".",
-                            "14 CFR 23.995(b) before 2017 (from memory), as a guide",
+                            basis.cite(Subject.SHUTOFF_PLACE),
                             behind ? "" : "Move the valve to the cabin side of the firewall."));
                 }
             }

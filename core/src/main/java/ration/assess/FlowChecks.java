@@ -27,6 +27,7 @@ import ration.network.FrictionLaw;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
+import ration.standard.Subject;
 import ration.topology.Topology;
 
 /** Whether the flow is enough in every case, and what stands in the way of telling. */
@@ -75,7 +76,7 @@ final class FlowChecks {
                 Verdict.NOT_SHOWN,
                 Finding.MISSED,
                 u -> "Fix the layout first: it cannot be computed.",
-                project.brief().choices().basis().cite(project.brief().delivery()),
+                project.brief().cite(project.brief().delivery().flow()),
                 "Open each item marked on Layout."));
     }
 
@@ -135,10 +136,7 @@ final class FlowChecks {
                             c.verdict(),
                             c.ratio(),
                             detail,
-                            project.brief()
-                                    .choices()
-                                    .basis()
-                                    .cite(project.brief().delivery()),
+                            project.brief().cite(project.brief().delivery().flow()),
                             c.verdict() == Verdict.HOLDS ? "" : remedy(c))
                     .with(Measure.atLeast(c.margin(), c.factor(), Dimension.NUMBER))
                     .because(() -> WhyFlow.margin(project, c)));
@@ -225,7 +223,7 @@ final class FlowChecks {
                             Finding.MISSED,
                             u -> tank.name() + " gains " + u.text(filling, Dimension.FLOW)
                                     + " when full and overflows through its vent. " + c.label(system, u) + ".",
-                            "14 CFR 23.957(a) before 2017 (from memory), as a guide",
+                            project.brief().cite(Subject.OVERFLOW),
                             "Feed from one tank at a time, or add a check valve to stop back-flow."));
                     return;
                 }
@@ -249,7 +247,7 @@ final class FlowChecks {
                     Verdict.FAILS,
                     Math.min(0.99, never.get().margin()),
                     u -> never.get().demand().reason() + " " + never.get().label(system, u) + ".",
-                    "14 CFR 23.955(a) before 2017 (from memory), as a guide",
+                    project.brief().cite(Subject.FLOW_CONDITIONS),
                     "Reduce suction head at the pump inlet, or fit a larger pump."));
             return;
         }
@@ -278,7 +276,7 @@ final class FlowChecks {
                                     u -> cannotReach(c, least, u) + u.text(left, Dimension.PRESSURE) + "; minimum "
                                             + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "."
                                             + (unanswered ? " Some cases did not solve." : ""),
-                                    "14 CFR 23.955(a) before 2017 (from memory), as a guide; "
+                                    project.brief().cite(Subject.FLOW_CONDITIONS) + "; "
                                             + Method.source(inlet.minimumPressure()),
                                     verdict == Verdict.HOLDS ? "" : "Cut line loss, or add head.")
                             .with(Measure.atLeast(left, least, Dimension.PRESSURE))

@@ -72,7 +72,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 ? WHICH_ENGINE
                 : needs(a.governing()
                         .map(CaseAnswer::factor)
-                        .orElse(a.project().brief().delivery().factor()));
+                        .orElse(a.project().brief().factor()));
         Entry flow = a.governing()
                 .map(c -> new Entry(
                                 "Flow margin",

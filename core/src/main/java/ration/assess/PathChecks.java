@@ -17,6 +17,8 @@ import ration.model.Selector;
 import ration.model.ShutOff;
 import ration.model.Strainer;
 import ration.model.Tank;
+import ration.standard.Standard;
+import ration.standard.Subject;
 import ration.topology.Passing;
 import ration.topology.Topology;
 
@@ -24,16 +26,18 @@ import ration.topology.Topology;
 final class PathChecks {
 
     private final FuelSystem system;
+    private final Standard basis;
     private final Topology topology;
     private final List<Finding> findings = new ArrayList<>();
 
-    private PathChecks(FuelSystem system) {
+    private PathChecks(FuelSystem system, Standard basis) {
         this.system = system;
+        this.basis = basis;
         topology = Topology.of(system);
     }
 
-    static List<Finding> of(FuelSystem system) {
-        PathChecks checks = new PathChecks(system);
+    static List<Finding> of(FuelSystem system, Standard basis) {
+        PathChecks checks = new PathChecks(system, basis);
         if (system.inlet().isPresent()) {
             checks.shuts();
             checks.filtered();
@@ -56,7 +60,7 @@ final class PathChecks {
                                 + " and work on the line ask for one. Some take stopped pumps behind"
                                 + " check valves for enough; checks seep.")
                         .orElse("Each has a shutoff, or a selector with OFF."),
-                "14 CFR 23.995(a) before 2017 (from memory), as a guide",
+                basis.cite(Subject.SHUTOFF),
                 open.isEmpty() ? "" : "A shutoff in reach of the pilot, behind the firewall."));
     }
 
@@ -88,7 +92,7 @@ final class PathChecks {
                                                 + " fine enough: Not shown."
                                         : "."))
                         .orElse("Each has a strainer or a filter."),
-                "14 CFR 23.997 before 2017 (from memory), as a guide",
+                basis.cite(Subject.STRAINER),
                 open.isEmpty() ? "" : "A strainer at the lowest point, or a filter, on every way."));
     }
 

@@ -30,6 +30,7 @@ import ration.plumbing.LineRules;
 import ration.project.Brief;
 import ration.project.Project;
 import ration.quantity.Dimension;
+import ration.standard.Subject;
 
 /** Checks on pressures from pumps and regulators: too much at the inlet, dead-headed lines, rails, headers, pumps. */
 final class PressureChecks {
@@ -89,7 +90,7 @@ final class PressureChecks {
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
                     u -> "Manufacturer's maximum inlet pressure not entered.",
-                    "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide",
+                    project.brief().cite(Subject.PUMPS_TOGETHER),
                     "Enter it on the card of " + i.name() + "."));
             return;
         }
@@ -123,7 +124,7 @@ final class PressureChecks {
                     verdict,
                     Finding.MISSED,
                     u -> "Some cases did not solve: " + why,
-                    "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide",
+                    project.brief().cite(Subject.PUMPS_TOGETHER),
                     ""));
             return;
         }
@@ -141,7 +142,7 @@ final class PressureChecks {
                                         .findFirst()
                                         .map(p -> ", " + p)
                                         .orElse("") + ".",
-                        "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide; "
+                        project.brief().cite(Subject.PUMPS_TOGETHER) + "; "
                                 + Method.source(i.maximumPressure().orElseThrow()),
                         verdict == Verdict.FAILS ? "Fit a regulator or a lower-pressure pump." : "")
                 .with(Measure.atMost(found, limit, Dimension.PRESSURE)));
@@ -371,7 +372,7 @@ final class PressureChecks {
                         Finding.MISSED,
                         u -> c.obstacle(basis.system()) + " The fuel in the other tank is" + " out of reach. "
                                 + c.label(basis.system(), u) + ".",
-                        "14 CFR 23.951(b) before 2017 (from memory), as a guide",
+                        project.brief().cite(Subject.AIR_DRAWN),
                         "Feed from one tank at a time, or through a header.")));
     }
 
@@ -397,7 +398,7 @@ final class PressureChecks {
                 verdict,
                 verdict == Verdict.HOLDS ? Finding.MET : Finding.MISSED,
                 u -> supplies(electric, second, engine, apart),
-                "14 CFR 23.991(b) before 2017 (from memory), as a guide",
+                project.brief().cite(Subject.BACKUP_PUMP),
                 verdict == Verdict.HOLDS
                         ? ""
                         : second

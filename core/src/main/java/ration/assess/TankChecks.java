@@ -22,23 +22,13 @@ import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.standard.Standard;
+import ration.standard.Subject;
 
 /** What is asked of tanks: placard, expansion space, sump, outlet screen, gauge zero, header reserve. */
 final class TankChecks {
 
     private static final String PRACTICE = "Common practice, no source";
-    private static final String PART = " before 2017 (from memory, confidence high), as a guide";
-    /** Expansion space over capacity, 23.969. */
-    private static final double EXPANSION = 0.02;
-    /** Sump over capacity and least sump, 23.971(a). */
-    private static final double SUMP = 0.0025;
-
-    private static final double LEAST_SUMP = Unit.GALLON.toSi(1.0 / 16);
-    /** Clear area of the screen over the outlet line, 23.977(b). */
-    private static final double CLEAR = 5;
-
-    private static final double LEAST_MESH = 8;
-    private static final double MOST_MESH = 16;
 
     private final Project project;
     private final FlowBasis basis;
@@ -142,10 +132,10 @@ final class TankChecks {
                         t.verdict(),
                         Math.min(Finding.MET, t.ratio()),
                         detail,
-                        "14 CFR 23.959(a)" + PART + "; the largest of computed, drained and published",
+                        cite(Subject.UNUSABLE_FUEL) + "; the largest of computed, drained and published",
                         "Raise the placarded unusable fuel, or move the outlet. Tanks ranks what helps.")
                 .with(Measure.atMost(t.unusable(), t.placard(), Dimension.VOLUME))
-                .because(() -> WhyTanks.placard(t)));
+                .because(() -> WhyTanks.placard(t, basis())));
         Optional<TankEvidence.Drained> there = t.drainedThere();
         if (there.isPresent()) {
             TankEvidence.Drained d = there.get();
@@ -160,7 +150,7 @@ final class TankChecks {
                             + where(d) + ", " + d.trials()
                             + (d.trials() == 1 ? " trial" : " trials, spread " + u.fineVolume(d.scatter()))
                             + ", " + d.date() + ".",
-                    "AC 90-89 (from memory)",
+                    cite(Subject.UNUSABLE_FUEL),
                     "");
             return;
         }
@@ -187,7 +177,7 @@ final class TankChecks {
                                                 + u.fineVolume(c.likely()) + " at the worst attitude, \u00b1 "
                                                 + u.fineVolume(c.scatter()) + " by the spread of the trials.")
                                         .orElse(""),
-                "AC 90-89 (from memory); " + PRACTICE.toLowerCase(Locale.ROOT),
+                cite(Subject.UNUSABLE_FUEL) + "; " + PRACTICE.toLowerCase(Locale.ROOT),
                 "Run the drain test at that attitude (Hangar tests).");
     }
 
@@ -199,8 +189,20 @@ final class TankChecks {
         return UnitSystem.figure(Math.toDegrees(rad), 1).replaceAll("\\.0$", "") + "\u00b0";
     }
 
+    private Standard basis() {
+        return project.brief().choices().basis();
+    }
+
+    private String cite(Subject subject) {
+        return basis().cite(subject);
+    }
+
+    private double figure(Subject subject, String name) {
+        return basis().figure(subject, name);
+    }
+
     private void expansion(TankAnswer t) {
-        double need = EXPANSION * t.body().capacity();
+        double need = figure(Subject.EXPANSION, "share") * t.body().capacity();
         double space = t.expansion();
         boolean clear = t.tank().vent().isPresent()
                 && t.tank().fitout().vent().flatMap(v -> v.to()).isEmpty();
@@ -220,13 +222,13 @@ final class TankChecks {
                                                 ? "; filler neck height not entered: taken as filled to the top"
                                                 : "")
                                 + ".",
-                        "14 CFR 23.969" + PART,
+                        cite(Subject.EXPANSION),
                         "Lower the filler neck, or vent clear of the aircraft.")
-                .because(() -> WhyTanks.expansion(t)));
+                .because(() -> WhyTanks.expansion(t, basis())));
     }
 
     private void sump(TankAnswer t) {
-        double need = Math.max(SUMP * t.body().capacity(), LEAST_SUMP);
+        double need = Math.max(figure(Subject.SUMP, "share") * t.body().capacity(), figure(Subject.SUMP, "least"));
         double sump = t.sump();
         boolean drained = t.tank().drain().isPresent();
         Verdict verdict = !drained ? Verdict.NOT_SHOWN : Verdict.atLeast(Math.max(sump, 1e-12), need);
@@ -240,7 +242,7 @@ final class TankChecks {
                 u -> ounces(u, sump)
                         + " below the outlet, level and parked; minimum " + ounces(u, need)
                         + (drained ? "" : "; no sump drain") + ".",
-                "14 CFR 23.971(a), 0.25% or 1/16 gal" + PART,
+                cite(Subject.SUMP),
                 drained
                         ? "Add a sump below the outlet, or raise the outlet lip a little."
                         : "Select the tank and press D to add a sump drain.");
@@ -249,12 +251,18 @@ final class TankChecks {
     private void screen(TankAnswer t) {
         for (Outlet o : t.tank().outlets()) {
             Optional<FingerScreen> finger = o.finger();
-            double need = CLEAR * Math.PI * o.bore().si() * o.bore().si() / 4;
-            boolean mesh = finger.map(f -> f.perInch() >= LEAST_MESH && f.perInch() <= MOST_MESH)
+            double need = figure(Subject.OUTLET_SCREEN, "area")
+                    * Math.PI
+                    * o.bore().si()
+                    * o.bore().si()
+                    / 4;
+            double mostMesh = figure(Subject.OUTLET_SCREEN, "to");
+            boolean mesh = finger.map(
+                            f -> f.perInch() >= figure(Subject.OUTLET_SCREEN, "from") && f.perInch() <= mostMesh)
                     .orElse(false);
             boolean wide = finger.map(f -> f.diameter().si() >= o.bore().si()).orElse(false);
             double clear = finger.map(FingerScreen::clearArea).orElse(0.0);
-            if (finger.isPresent() && finger.get().perInch() > MOST_MESH && sock(t.tank(), o)) {
+            if (finger.isPresent() && finger.get().perInch() > mostMesh && sock(t.tank(), o)) {
                 sock(t, o, finger.get(), need);
                 continue;
             }
@@ -274,7 +282,7 @@ final class TankChecks {
                                     + "; minimum " + area(u, need) + ", five times the outlet"
                                     + (wide ? "" : "; finger strainer narrower than the outlet") + ".")
                             .orElse("Finger strainer not entered: mesh, wire, diameter, length."),
-                    "14 CFR 23.977: 8 to 16 mesh, five times the line" + PART,
+                    cite(Subject.OUTLET_SCREEN),
                     verdict == Verdict.HOLDS
                             ? ""
                             : finger.isEmpty()

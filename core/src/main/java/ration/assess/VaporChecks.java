@@ -22,6 +22,7 @@ import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.standard.Subject;
 import ration.topology.Topology;
 import ration.vapor.Air;
 import ration.vapor.SoakPath;
@@ -104,8 +105,7 @@ final class VaporChecks {
                 u -> c.label(system, u) + ", even with fuel at "
                         + u.temperature(c.condition().fuelKelvin(), 0) + ": "
                         + (c.demand().undelivered() ? c.demand() : c.capacity()).reason(),
-                "14 CFR 23.961 asks for freedom from vapor lock (from memory); boiling"
-                        + " pressure: API 2517 as in AP-42 (from memory)",
+                project.brief().cite(Subject.VAPOR_LOCK) + "; boiling pressure: API 2517 as in AP-42 (from memory)",
                 "Lower that item, or reduce suction to it."));
     }
 
@@ -123,8 +123,7 @@ final class VaporChecks {
                                 + "Vapor margin " + u.difference(v.degrees()) + "; needs "
                                 + u.difference(v.needed()) + ". "
                                 + v.label(project, u) + ", " + v.look().label(system, u) + "." + unsaid(v),
-                        "14 CFR 23.961 and AC 23-8, hot fuel at 110"
-                                + " \u00b0F (from memory), as a guide; required margin is our choice, no rule",
+                        project.brief().cite(Subject.HOT_FUEL) + "; required margin is our choice, no rule",
                         v.verdict() == Verdict.HOLDS
                                 ? ""
                                 : !v.heatSaid()
@@ -171,8 +170,8 @@ final class VaporChecks {
                                         : "boils here. ")
                                 + v.label(project, u) + ", "
                                 + v.look().label(system, u) + "." + unsaid(v),
-                        "14 CFR 23.961 asks for freedom from vapor lock and gives no number (from"
-                                + " memory); required margin is our choice, no rule. Boiling pressure: API"
+                        project.brief().cite(Subject.VAPOR_LOCK)
+                                + "; required margin is our choice, no rule. Boiling pressure: API"
                                 + " 2517 as in AP-42 (from memory),"
                                 + " 0 to 10 % on the safe side of an equation of state from 20 to 60 \u00b0C",
                         v.verdict() == Verdict.HOLDS

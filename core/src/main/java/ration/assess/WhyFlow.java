@@ -66,7 +66,7 @@ public final class WhyFlow {
                         Term.of(look.margin()),
                         flow.over(need),
                         "Available flow at minimum inlet pressure ÷ engine demand.",
-                        project.brief().choices().basis().cite(project.brief().delivery()))
+                        project.brief().cite(project.brief().delivery().flow()))
                 .about(w.words)
                 .from(from);
     }
@@ -139,7 +139,7 @@ public final class WhyFlow {
                         Term.of(look.need() * look.factor(), Dimension.FLOW),
                         Term.of(look.need(), Dimension.FLOW).times(Term.of(look.factor())),
                         "Demand × factor in the standard.",
-                        project.brief().choices().basis().cite(project.brief().delivery()))
+                        project.brief().cite(project.brief().delivery().flow()))
                 .about(words)
                 .from(List.of(demand()));
     }

@@ -7,6 +7,8 @@ import ration.model.Header;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.standard.Standard;
+import ration.standard.Subject;
 import ration.why.Term;
 import ration.why.Why;
 
@@ -116,25 +118,25 @@ public final class WhyTanks {
     }
 
     /** Placard over what governs. */
-    static Why placard(TankAnswer t) {
+    static Why placard(TankAnswer t, Standard basis) {
         return Why.by(
                         "Placard ÷ unusable, " + t.tank().name(),
                         Term.of(t.unusable() < 1e-9 ? 1 : t.placard() / t.unusable()),
                         t.unusable() < 1e-9 ? Term.of(1) : volume(t.placard()).over(volume(t.unusable())),
                         "Placarded unusable must not be below the actual unusable.",
-                        "14 CFR 23.959(a) before 2017 (from memory), as a guide")
+                        basis.cite(Subject.UNUSABLE_FUEL))
                 .given(Why.Given.of("Placard", t.tank().unusable()))
                 .from(List.of(unusable(t), usable(t)));
     }
 
     /** Room over the fuel as a share of the tank. */
-    static Why expansion(TankAnswer t) {
+    static Why expansion(TankAnswer t, Standard basis) {
         return Why.by(
                         "Expansion space, " + t.tank().name(),
                         Term.of(t.expansion() / t.body().capacity()),
                         volume(t.expansion()).over(volume(t.body().capacity())),
-                        "Space above full fuel ÷ tank volume; needs 0.02.",
-                        "14 CFR 23.969 before 2017 (from" + " memory), as a guide")
+                        "Space above full fuel ÷ tank volume; needs " + basis.figure(Subject.EXPANSION, "share") + ".",
+                        basis.cite(Subject.EXPANSION))
                 .from(List.of(full(t)));
     }
 
@@ -150,14 +152,14 @@ public final class WhyTanks {
     }
 
     /** All that can be shown of a tank. */
-    public static List<Why> of(TankAnswer t) {
-        List<Why> all = new ArrayList<>(List.of(unusable(t), usable(t), expansion(t)));
+    public static List<Why> of(TankAnswer t, Standard basis) {
+        List<Why> all = new ArrayList<>(List.of(unusable(t), usable(t), expansion(t, basis)));
         all.removeIf(w -> Double.isNaN(w.value().value()));
         return all;
     }
 
     /** Fluid ounces a bowl wants for the tanks above it. */
-    static Why bowl(double tanks, double need) {
+    static Why bowl(double tanks, double need, Standard basis) {
         return Why.by(
                 "Sediment bowl needed",
                 Term.of(need, Unit.MILLILITRE),
@@ -165,6 +167,6 @@ public final class WhyTanks {
                         .times(volume(tanks))
                         .over(Term.of(Unit.GALLON.toSi(20), Unit.GALLON)),
                 "1 fl oz per 20 gal.",
-                "14 CFR 23.971(c) before 2017 (from" + " memory), as a guide");
+                basis.cite(Subject.BOWL));
     }
 }

@@ -46,6 +46,11 @@ public record Attitude(String name, double pitchRad, double tiltRad, double load
         return load == 1 ? speeding : speeding.withLoadFactor(load);
     }
 
+    /** Level in steady flight, or standing level. */
+    public boolean level() {
+        return pitchRad == 0 && tiltRad == 0 && load == 1 && forward == 0;
+    }
+
     public double pitchDegrees() {
         return Math.toDegrees(pitchRad);
     }

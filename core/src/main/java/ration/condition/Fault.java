@@ -1,6 +1,8 @@
 package ration.condition;
 
 import java.util.Objects;
+import ration.standard.Standard;
+import ration.standard.Subject;
 
 /**
  * One part that has failed in one way.
@@ -86,20 +88,19 @@ public record Fault(Kind kind, String item, String port, double severity) {
         INDICATION_WRONG(Felt.BESIDE, "reads wrong", "", Source.PRACTICE);
 
         /** Where a way to fail is taken from. */
-        private static final class Source {
-            private static final String PRACTICE = "Common practice, no source";
-            private static final String PUMPS = "14 CFR 23.991 before 2017 (from memory), as a guide";
-            private static final String SCREENS =
-                    "14 CFR 23.977 before 2017 (from memory), as a guide; the degrees are common practice";
-            private static final String VOLATILITY = "Classes of ASTM D4814 (from memory)";
+        private enum Source {
+            PRACTICE,
+            PUMPS,
+            SCREENS,
+            VOLATILITY
         }
 
         private final Felt felt;
         private final String words;
         private final String severity;
-        private final String source;
+        private final Source source;
 
-        Kind(Felt felt, String words, String severity, String source) {
+        Kind(Felt felt, String words, String severity, Source source) {
             this.felt = felt;
             this.words = words;
             this.severity = severity;
@@ -122,8 +123,13 @@ public record Fault(Kind kind, String item, String port, double severity) {
         }
 
         /** Where it is taken from that parts fail so. */
-        public String source() {
-            return source;
+        public String source(Standard basis) {
+            return switch (source) {
+                case PRACTICE -> "Common practice, no source";
+                case PUMPS -> basis.cite(Subject.BACKUP_PUMP);
+                case SCREENS -> basis.cite(Subject.OUTLET_SCREEN) + "; the degrees are common practice";
+                case VOLATILITY -> "Classes of ASTM D4814 (from memory)";
+            };
         }
     }
 

@@ -56,7 +56,7 @@ public final class SteepPicture {
         marks.add(new Label(x.at(most * 0.62), y.at(3) - 4, "flow OK", 12, false, Ink.FUEL_TEXT, Anchor.MIDDLE));
         limit(marks, steep, x, y, volume, true);
         limit(marks, steep, x, y, volume, false);
-        for (Attitude a : List.of(attitude(envelope, "Climb"), attitude(envelope, "Glide"))) {
+        for (Attitude a : List.of(envelope.climbing(), envelope.gliding())) {
             double at = y.at(Math.toDegrees(a.pitchRad()));
             marks.add(SchematicPart.line(LEFT, at, x.toPx(), at, Pen.of(Ink.INK, 1.2, 5.0, 4.0)));
             marks.add(new Label(x.toPx() + 6, at - 2, a.label(), 11, true, Ink.INK, Anchor.START));
@@ -77,13 +77,6 @@ public final class SteepPicture {
         marks.add(new Label(at + 4, y.fromPx() - 5, "now", 11, false, Ink.OLIVE_UNDER_TEXT, Anchor.START));
         pieces.add(new Piece("", Kind.GROUND, words(steep, envelope, units), marks));
         return new Picture(width, height, pieces);
-    }
-
-    private static Attitude attitude(Brief.Envelope envelope, String name) {
-        return envelope.attitudes().stream()
-                .filter(a -> a.name().equals(name))
-                .findFirst()
-                .orElseThrow();
     }
 
     private static void axes(List<Mark> marks, Scale x, Scale y, Unit volume, double height) {
@@ -137,8 +130,7 @@ public final class SteepPicture {
     /** What it says, in a sentence. */
     public static String words(HowSteep steep, Brief.Envelope envelope, UnitSystem units) {
         StringBuilder said = new StringBuilder();
-        for (String name : List.of("Climb", "Glide")) {
-            Attitude a = attitude(envelope, name);
+        for (Attitude a : List.of(envelope.climbing(), envelope.gliding())) {
             OptionalDouble least = steep.least(Math.toDegrees(a.pitchRad()));
             said.append(said.length() == 0 ? "" : "; ")
                     .append(said.length() == 0 ? a.label() : a.label().toLowerCase(Locale.ROOT))

@@ -124,7 +124,7 @@ public record Standing(State state, List<Inputs.Change> changes) {
         if (work instanceof Work.TopOff top) {
             return top.pitch().map(p -> p.si()).filter(p -> Math.abs(p) > SAME_ANGLE);
         }
-        return work instanceof Work.Fill f && f.attitude().equals("Parked")
+        return work instanceof Work.Fill f && f.stands() == Work.Stands.PARKED
                 ? Optional.of(f.pitch().si())
                 : Optional.empty();
     }

@@ -78,14 +78,41 @@ public sealed interface Work {
      */
     record Trial(Measured poured, Optional<Measured> back) {}
 
+    /** How an aircraft stands while it is filled. */
+    enum Stands {
+        LEVEL("level"),
+        /** On its wheels, at the parked angle. */
+        PARKED("parked");
+
+        private final String word;
+
+        Stands(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
+
+        /** As it stands in documents and tables. */
+        public String key() {
+            return name().toLowerCase(java.util.Locale.ROOT);
+        }
+
+        /** What was written, in any case; tables leave it blank where the aircraft stood level. */
+        public static Stands written(String text) {
+            return text.strip().equalsIgnoreCase(PARKED.key()) ? PARKED : LEVEL;
+        }
+    }
+
     /**
      * Known pours, each marked on the gauge.
      *
-     * @param attitude Level, or Parked
+     * @param stands how the aircraft stands
      * @param pitch it stood at
      * @param points in order of pouring
      */
-    record Fill(String attitude, Measured pitch, List<Pour> points) implements Work {
+    record Fill(Stands stands, Measured pitch, List<Pour> points) implements Work {
         public Fill {
             points = List.copyOf(points);
         }
@@ -95,20 +122,20 @@ public sealed interface Work {
             return TestKind.FILL;
         }
 
-        public Fill withAttitude(String name, Measured other) {
-            return new Fill(name, other, points);
+        public Fill withAttitude(Stands how, Measured other) {
+            return new Fill(how, other, points);
         }
 
         public Fill plus(Pour pour) {
             List<Pour> all = new ArrayList<>(points);
             all.add(pour);
-            return new Fill(attitude, pitch, all);
+            return new Fill(stands, pitch, all);
         }
 
         public Fill withLast(Pour pour) {
             List<Pour> all = new ArrayList<>(points.subList(0, Math.max(0, points.size() - 1)));
             all.add(pour);
-            return new Fill(attitude, pitch, all);
+            return new Fill(stands, pitch, all);
         }
 
         /** What is in the tank after the first n pours, m3. */

@@ -259,14 +259,12 @@ public final class Packet {
     }
 
     private void drawing(PdfSheet pdf) throws IOException {
-        for (String name : List.of("Level", "Climb")) {
-            Optional<Attitude> attitude = project.brief().envelope().attitudes().stream()
-                    .filter(a -> a.name().equals(name))
-                    .findFirst();
-            Optional<CaseAnswer> look = attitude.flatMap(
-                    a -> assessment.look(Assessment.start(project).with(a)));
+        for (Attitude a : List.of(
+                Attitude.ofDegrees("Level", 0, 0), project.brief().envelope().climbing())) {
+            Optional<CaseAnswer> look =
+                    assessment.look(Assessment.start(project).with(a));
             if (look.isPresent()) {
-                pages.page("Drawing, " + name, look.get().label(project.system(), units));
+                pages.page("Drawing, " + a.name(), look.get().label(project.system(), units));
                 pages.picture(PrintedSheets.drawing(assessment, look.get(), units, pdf.measure()));
             }
         }

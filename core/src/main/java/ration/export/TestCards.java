@@ -125,7 +125,7 @@ public final class TestCards {
         Work work = w.kind() == TestKind.DRAIN
                 ? new Work.Drain("", Measured.of(0, Unit.DEGREE), Measured.of(0, Unit.DEGREE), List.of())
                 : w.kind() == TestKind.FILL
-                        ? new Work.Fill("Level", Measured.of(0, Unit.DEGREE), List.of())
+                        ? new Work.Fill(Work.Stands.LEVEL, Measured.of(0, Unit.DEGREE), List.of())
                         : w.kind() == TestKind.TOP_OFF
                                 ? new Work.TopOff(Measured.of(0, Unit.GALLON), Optional.empty())
                                 : w.begun();

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ration.acceptance.SignOff;
 import ration.evidence.HangarTest;
 import ration.flight.FlightPlan;
@@ -24,6 +26,7 @@ import ration.project.Practice;
 import ration.project.Project;
 import ration.quantity.Unit;
 import ration.reading.Reading;
+import ration.standard.Standard;
 import ration.upkeep.Upkeep;
 
 /** From JSON to a project. */
@@ -121,7 +124,7 @@ final class ProjectReader {
                 temperature,
                 in.measured("lowFuel", Unit.GALLON),
                 new Brief.Choices(
-                        choice(in, "basis", Brief.Basis.values()),
+                        basis(in),
                         choice(in, "friction", Brief.Friction.values()),
                         in.optional("practice", this::practice).orElse(Practice.USUAL)));
         in.keepUnknown();
@@ -166,6 +169,17 @@ final class ProjectReader {
             return Measured.of(1, unit);
         }
         return m;
+    }
+
+    private static Standard basis(JsonObjectReader in) {
+        String written = in.text("basis");
+        return Standard.written(written).orElseGet(() -> {
+            in.problem(
+                    "basis",
+                    "\u201c" + written + "\u201d is not known. Known: "
+                            + Stream.of(Standard.values()).map(Standard::key).collect(Collectors.joining(", ")) + ".");
+            return Standard.PART_23;
+        });
     }
 
     <E extends Enum<E>> E choice(JsonObjectReader in, String field, E[] values) {

@@ -107,7 +107,7 @@ final class ProjectWriter {
         out.put("fuel", brief.fuel().key());
         measured(out, "brief", "fuelTemperature", brief.fuelTemperature());
         measured(out, "brief", "lowFuel", brief.lowFuel());
-        out.put("basis", word(brief.choices().basis()));
+        out.put("basis", brief.choices().basis().key());
         out.put("friction", word(brief.choices().friction()));
         Practice practice = brief.practice();
         if (!practice.equals(Practice.USUAL)) {

@@ -47,12 +47,15 @@ final class TestCodec {
                                     return trial;
                                 }));
                     case "fill" ->
-                        new Work.Fill(in.text("attitude"), in.measured("pitch", Unit.DEGREE), in.list("pours", p -> {
-                            Work.Pour pour =
-                                    new Work.Pour(volume(p, "poured"), p.optionalMeasured("reading", Unit.INCH));
-                            p.keepUnknown();
-                            return pour;
-                        }));
+                        new Work.Fill(
+                                Work.Stands.written(in.text("attitude")),
+                                in.measured("pitch", Unit.DEGREE),
+                                in.list("pours", p -> {
+                                    Work.Pour pour = new Work.Pour(
+                                            volume(p, "poured"), p.optionalMeasured("reading", Unit.INCH));
+                                    p.keepUnknown();
+                                    return pour;
+                                }));
                     case "top-off" ->
                         new Work.TopOff(
                                 volume(in, "before"),
@@ -243,7 +246,7 @@ final class TestCodec {
                 t.back().ifPresent(b -> writer.measured(node, at, "back", b));
             });
         } else if (test.work() instanceof Work.Fill fill) {
-            out.put("attitude", fill.attitude());
+            out.put("attitude", fill.stands().key());
             writer.measured(out, path, "pitch", fill.pitch());
             writer.numbered(out, path, "pours", fill.points(), (p, at, node) -> {
                 writer.measured(node, at, "poured", p.poured());

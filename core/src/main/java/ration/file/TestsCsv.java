@@ -101,14 +101,14 @@ public final class TestsCsv {
                     .forEach(x -> rows.add(row(
                             t,
                             "fill",
-                            f.attitude(),
+                            f.stands().key(),
                             text(f.pitch()),
                             "",
                             text(x.poured()),
                             "",
                             x.reading().map(TestsCsv::text).orElse(""))));
             if (rows.isEmpty()) {
-                rows.add(row(t, "fill", f.attitude(), text(f.pitch()), "", "", "", ""));
+                rows.add(row(t, "fill", f.stands().key(), text(f.pitch()), "", "", "", ""));
             }
         } else if (t.work() instanceof Work.TopOff top) {
             rows.add(row(
@@ -325,7 +325,7 @@ public final class TestsCsv {
                                         .orElse(List.of()));
                     case "fill" ->
                         new Work.Fill(
-                                attitude.isBlank() ? "Level" : attitude,
+                                Work.Stands.written(attitude),
                                 pitch,
                                 poured.map(p -> List.of(new Work.Pour(p, measured(cells, "reading", Unit.INCH))))
                                         .orElse(List.of()));

@@ -67,10 +67,8 @@ public final class ReadingsCsv {
     }
 
     private static Reading reading(Assessment a, CSVRecord row) {
-        String quantity = row.get("quantity").toLowerCase(Locale.ROOT);
-        Reading.What what = Arrays.stream(Reading.What.values())
-                .filter(w -> w.word().equals(quantity))
-                .findFirst()
+        String quantity = row.get("quantity");
+        Reading.What what = Reading.What.written(quantity)
                 .orElseThrow(() -> new IllegalArgumentException("\u201c" + quantity
                         + "\u201d is no quantity here. Say one of: "
                         + String.join(

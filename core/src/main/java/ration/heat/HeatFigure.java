@@ -13,7 +13,7 @@ public enum HeatFigure {
             100,
             0,
             130,
-            "14 CFR 23.1043: 100 \u00b0F, 3.6 \u00b0F less each 1 000 ft (from memory)"),
+            "100 \u00b0F, 3.6 \u00b0F less each 1,000 ft: certification practice (from memory)"),
     CEILING("Highest pressure altitude flown", Unit.FOOT, 8000, 0, 30000, "the aircraft's own"),
     TANK_FUEL("Fuel in the tank on the hot day", Unit.FAHRENHEIT, 100, 0, 150, "same as outside air"),
     HOT_FUEL(
@@ -22,7 +22,7 @@ public enum HeatFigure {
             110,
             0,
             150,
-            "110 \u00b0F: hot fuel case of older 14 CFR 23.961 and AC 23-8 (from memory)"),
+            "110 \u00b0F: hot fuel of flight-test practice, AC 23-8 (from memory)"),
     NEEDED("Required vapor margin", Unit.CELSIUS, 6, 0, 40, "practice choice: no standard gives a number"),
     HOT_NEEDED(
             "Wanted before it boils, hot fuel case",

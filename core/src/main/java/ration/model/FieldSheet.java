@@ -380,6 +380,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
                     tank.outlets().get(i),
                     "outlets[" + tank.outlets().get(i).name() + "]",
                     tank.outlets().size() == 1 ? "Outlet " : "Outlet " + (i + 1) + " ",
+                    tank.outlets().size() > 1,
                     Lens.element(Tank::outlets, Tank::withOutlets, i));
         }
         for (int i = 0; i < tank.returns().size(); i++) {
@@ -400,13 +401,14 @@ public final class FieldSheet implements Kinds<List<Field>> {
         return sheet.all();
     }
 
-    private static void outlet(Sheet<Tank> sheet, Outlet o, String key, String prefix, Lens<Tank, Outlet> lens) {
+    private static void outlet(
+            Sheet<Tank> sheet, Outlet o, String key, String prefix, boolean several, Lens<Tank, Outlet> lens) {
         sheet.place(key + ".at", prefix, lens.to(Outlet::place, Outlet::at));
         sheet.add(key + ".bore", prefix + "bore", Unit.INCH, lens.to(Outlet::bore, Outlet::withBore));
         if (o.screen().isPresent()) {
             sheet.rated(
                     key + ".screen",
-                    prefix.equals("Outlet ") ? "Screen" : prefix + "screen",
+                    several ? prefix + "screen" : "Screen",
                     lens.to(x -> x.screen().orElseThrow(), (x, r) -> x.withScreen(Optional.of(r))));
         }
         if (o.finger().isPresent()) {

@@ -6,6 +6,8 @@ import ration.fluid.FuelGrade;
 import ration.model.Measured;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
+import ration.standard.Standard;
+import ration.standard.Subject;
 
 /**
  * The job: engine and demand, the attitudes flown, fuel, and what it is judged by.
@@ -33,30 +35,24 @@ public record Brief(
 
     /** What brings the fuel to the engine. */
     public enum Delivery {
-        GRAVITY("Gravity", 1.50, "23.955(b)"),
-        PUMP("Pump", 1.25, "23.955(c)");
+        GRAVITY("Gravity", Subject.GRAVITY_FLOW),
+        PUMP("Pump", Subject.PUMP_FLOW);
 
         private final String label;
-        private final double factor;
-        private final String paragraph;
+        private final Subject flow;
 
-        Delivery(String label, double factor, String paragraph) {
+        Delivery(String label, Subject flow) {
             this.label = label;
-            this.factor = factor;
-            this.paragraph = paragraph;
+            this.flow = flow;
         }
 
         public String label() {
             return label;
         }
 
-        /** Flow wanted over take-off consumption. */
-        public double factor() {
-            return factor;
-        }
-
-        public String paragraph() {
-            return paragraph;
+        /** What asks for its flow. */
+        public Subject flow() {
+            return flow;
         }
     }
 
@@ -124,20 +120,31 @@ public record Brief(
         public List<Attitude> attitudes() {
             double slipDeg = degrees(slip);
             return List.of(
-                    Attitude.ofDegrees(PARKED, degrees(parked), 0),
+                    parkedAttitude(),
                     Attitude.ofDegrees("Level", 0, 0),
-                    Attitude.ofDegrees("Climb", degrees(climb), 0),
-                    Attitude.ofDegrees("Glide", degrees(glide), 0),
+                    climbing(),
+                    gliding(),
                     Attitude.ofDegrees("Slip left", 0, -slipDeg),
                     Attitude.ofDegrees("Slip right", 0, slipDeg));
         }
 
         /** The presets with the engine at work. */
         public List<Attitude> flown() {
-            return attitudes().stream().filter(a -> !a.name().equals(PARKED)).toList();
+            List<Attitude> all = attitudes();
+            return all.subList(1, all.size());
         }
 
-        private static final String PARKED = "Parked";
+        public Attitude parkedAttitude() {
+            return Attitude.ofDegrees("Parked", degrees(parked), 0);
+        }
+
+        public Attitude climbing() {
+            return Attitude.ofDegrees("Climb", degrees(climb), 0);
+        }
+
+        public Attitude gliding() {
+            return Attitude.ofDegrees("Glide", degrees(glide), 0);
+        }
 
         private static double degrees(Measured angle) {
             return Math.toDegrees(angle.si());
@@ -145,14 +152,14 @@ public record Brief(
     }
 
     /** Written standard and practice the result is judged by. */
-    public record Choices(Basis basis, Friction friction, Practice practice) {
+    public record Choices(Standard basis, Friction friction, Practice practice) {
 
         /** With practice as usual. */
-        public Choices(Basis basis, Friction friction) {
+        public Choices(Standard basis, Friction friction) {
             this(basis, friction, Practice.USUAL);
         }
 
-        public Choices with(Basis other) {
+        public Choices with(Standard other) {
             return new Choices(other, friction, practice);
         }
 
@@ -162,30 +169,6 @@ public record Brief(
 
         public Choices with(Practice other) {
             return new Choices(basis, friction, other);
-        }
-    }
-
-    /** Which written standard is taken as the yardstick. All ask for the same flow; they differ in paragraphs. */
-    public enum Basis {
-        PART_23("14 CFR Part 23 (before Amdt. 23-64), as a guide", "14 CFR "),
-        AC_90_89("AC 90-89 Amateur-Built Aircraft and Ultralight Flight Testing Handbook", "AC 90-89, beside "),
-        CS_VLA("CS-VLA, as a guide", "CS-VLA, as ");
-
-        private final String label;
-        private final String prefix;
-
-        Basis(String label, String prefix) {
-            this.label = label;
-            this.prefix = prefix;
-        }
-
-        public String label() {
-            return label;
-        }
-
-        /** How a requirement is cited under this basis. */
-        public String cite(Delivery delivery) {
-            return prefix + delivery.paragraph() + " (from memory)";
         }
     }
 
@@ -225,9 +208,24 @@ public record Brief(
         return choices.practice();
     }
 
+    /** Flow wanted over take-off consumption, by the basis. */
+    public double factor() {
+        return factor(delivery);
+    }
+
+    /** The same where fuel comes so. */
+    public double factor(Delivery how) {
+        return choices.basis().figure(how.flow(), "factor");
+    }
+
+    /** Where a requirement comes from under this basis. */
+    public String cite(Subject subject) {
+        return choices.basis().cite(subject);
+    }
+
     /** Flow wanted, m3/s. */
     public double needed() {
-        return demand() * delivery.factor();
+        return demand() * factor();
     }
 
     public double fuelKelvin() {
@@ -249,7 +247,7 @@ public record Brief(
                 FuelGrade.AVGAS_100LL,
                 Measured.of(15, Unit.CELSIUS),
                 Measured.of(1, Unit.GALLON),
-                new Choices(Basis.PART_23, Friction.CONSERVATIVE));
+                new Choices(Standard.PART_23, Friction.CONSERVATIVE));
     }
 
     public Brief withEngine(String other) {

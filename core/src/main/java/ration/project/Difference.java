@@ -17,6 +17,7 @@ import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.Run;
+import ration.standard.Standard;
 
 /** Two states of a document compared, in words a builder reads. */
 public final class Difference {
@@ -126,7 +127,7 @@ public final class Difference {
         figure("Parked", was.envelope().parked(), now.envelope().parked(), words);
         figure("Slip in the climb", was.envelope().climbSlip(), now.envelope().climbSlip(), words);
         figure("Slip in the glide", was.envelope().glideSlip(), now.envelope().glideSlip(), words);
-        choice("Basis", was.choices().basis(), now.choices().basis(), b -> ((Brief.Basis) b).label(), words);
+        choice("Basis", was.choices().basis(), now.choices().basis(), b -> ((Standard) b).label(), words);
         choice(
                 "Friction",
                 was.choices().friction(),

@@ -35,6 +35,7 @@ import ration.project.Unsaid;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.standard.Subject;
 import ration.topology.Passing;
 import ration.topology.Topology;
 
@@ -50,8 +51,6 @@ final class Outcomes {
     /** More fuel than this over what it must feed on is another test. */
     private static final double MORE_FUEL = 1.1;
 
-    private static final double METAL = Unit.PSI.toSi(3.5);
-    private static final double BLADDER = Unit.PSI.toSi(2);
     private static final double TIGHT = Unit.PSI.toSi(0.1);
     private static final double PROOF = 1.5;
 
@@ -86,7 +85,7 @@ final class Outcomes {
             case FIRST_RUN -> looked(sheet, "minutes", Unit.MINUTE.toSi(1), Unit.MINUTE, "every fitting dry");
             case VENTS -> looked(sheet, "", 0, Unit.ONE, "air flows through every vent");
             case DRAINS -> drains(sheet);
-            case TANK_PRESSURE -> underPressure(sheet, METAL, BLADDER, "");
+            case TANK_PRESSURE -> underPressure(sheet, tankPressure("pressure"), tankPressure("bladder"), "");
             case LINE_PRESSURE -> underPressure(sheet, PROOF * working(), PROOF * working(), gentler());
             case SELECTOR_OFF -> drops(sheet, 10);
             case CHECK_HOLDS -> drops(sheet, 1);
@@ -164,9 +163,13 @@ final class Outcomes {
                 u -> "Metered fill " + u.fineVolume(all) + ", computed capacity " + u.fineVolume(f.full()) + ".");
     }
 
+    private double tankPressure(String which) {
+        return brief.choices().basis().figure(Subject.TANK_PRESSURE, which);
+    }
+
     private Outcome flow(Wanted w, Work.Sheet sheet) {
         double need = brief.demand()
-                * (w.kind() == TestKind.PUMP_FLOW ? Brief.Delivery.PUMP : Brief.Delivery.GRAVITY).factor();
+                * brief.factor(w.kind() == TestKind.PUMP_FLOW ? Brief.Delivery.PUMP : Brief.Delivery.GRAVITY);
         Wording atEngine = u -> u.text(need, Dimension.FLOW);
         Optional<OpenLine> line = basis.flatMap(b -> OpenLine.of(b, brief, entered(sheet)));
         if (line.isEmpty()) {

@@ -35,6 +35,8 @@ import ration.model.Selector;
 import ration.model.Tank;
 import ration.project.Brief;
 import ration.project.Project;
+import ration.standard.Standard;
+import ration.standard.Subject;
 import ration.topology.Topology;
 
 /**
@@ -45,7 +47,6 @@ import ration.topology.Topology;
 public final class Programme {
 
     private static final String PRACTICE = "Common practice, no source";
-    private static final String MEMORY = " (from memory)";
 
     /** Nothing laid out. */
     public static final Programme NONE = new Programme(List.of(), Map.of(), new Later<>(Map::of), Optional.empty());
@@ -248,7 +249,7 @@ public final class Programme {
         List<Wanted> all = new ArrayList<>();
         Brief brief = project.brief();
         boolean pumped = brief.delivery() == Brief.Delivery.PUMP;
-        boolean handbook = brief.choices().basis() == Brief.Basis.AC_90_89;
+        boolean pressed = brief.choices().basis().asks(Subject.TANK_PRESSURE);
         Adding add = new Adding(system, all);
         for (Tank t : system.tanks()) {
             if (!t.outlets().isEmpty()) {
@@ -257,14 +258,14 @@ public final class Programme {
                         t.id(),
                         true,
                         "at the attitude with the most predicted unusable fuel",
-                        "14 CFR 23.959(a)" + MEMORY);
+                        brief.cite(Subject.UNUSABLE_FUEL));
             }
             add.one(
                     TestKind.FILL,
                     t.id(),
                     t.fitout().gauge().isPresent(),
                     "gauge marks, level or parked",
-                    "14 CFR 23.1337(b)" + MEMORY);
+                    brief.cite(Subject.GAUGE_ZERO));
             add.one(TestKind.TOP_OFF, t.id(), false, "capacity by fuel-pump meter", PRACTICE);
         }
         List<Map<String, String>> positions = Topology.positions(system);
@@ -276,7 +277,8 @@ public final class Programme {
                         new Handles(position, Set.of(), Set.of()),
                         true,
                         "150% of takeoff demand, nose-up: steepest climb + 5°",
-                        "14 CFR 23.955(b), AC 90-89" + MEMORY);
+                        brief.cite(Subject.GRAVITY_FLOW) + "; attitude: "
+                                + Standard.PRACTICE.cite(Subject.GROUND_ATTITUDE));
             }
         }
         List<Pump> pumps = Topology.of(system).feedPumps();
@@ -292,7 +294,7 @@ public final class Programme {
                         new Handles(position, Set.of(), others),
                         pumped,
                         "125% of takeoff demand by this pump alone",
-                        "14 CFR 23.955(c)" + MEMORY);
+                        brief.cite(Subject.PUMP_FLOW));
             }
         }
         pumps.forEach(
@@ -302,29 +304,29 @@ public final class Programme {
                 .forEach(t -> add.one(
                         TestKind.TANK_PRESSURE,
                         t.id(),
-                        !handbook,
+                        pressed,
                         "held under pressure, no bubbles",
-                        "14 CFR 23.965" + MEMORY));
+                        brief.cite(Subject.TANK_PRESSURE)));
         add.one(TestKind.LINE_PRESSURE, "", pumped, "1.5 × working pressure", PRACTICE);
         system.all(Selector.class)
                 .filter(s -> s.positions().stream().anyMatch(Selector.Position::off))
                 .forEach(s -> add.one(
-                        TestKind.SELECTOR_OFF, s.id(), true, "no drop in ten minutes", "14 CFR 23.995" + MEMORY));
+                        TestKind.SELECTOR_OFF, s.id(), true, "no drop in ten minutes", brief.cite(Subject.SHUTOFF)));
         system.all(CheckValve.class)
                 .forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no reverse flow", PRACTICE));
         system.all(CheckBlock.class)
                 .forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no reverse flow", PRACTICE));
         whole(add, TestKind.FIRST_RUN, "every fitting dry after an engine run", PRACTICE);
-        whole(add, TestKind.VENTS, "air flows through every vent", "14 CFR 23.975" + MEMORY);
-        whole(add, TestKind.DRAINS, "every drain removes the water, parked attitude", "14 CFR 23.971, 23.999" + MEMORY);
-        instruments(add, system);
+        whole(add, TestKind.VENTS, "air flows through every vent", brief.cite(Subject.VENT));
+        whole(add, TestKind.DRAINS, "every drain removes the water, parked attitude", brief.cite(Subject.DRAINS));
+        instruments(add, system, brief);
         add.one(TestKind.RUN_LOG, "", false, "idle, run, climb, 15 minutes of soak", PRACTICE);
         add.one(TestKind.HOT_RESTART, "", false, "starts at peak heat soak", PRACTICE);
         all.sort(Comparator.comparing(w -> w.kind().group()));
         return all;
     }
 
-    private static void instruments(Adding add, FuelSystem system) {
+    private static void instruments(Adding add, FuelSystem system, Brief brief) {
         system.tanks()
                 .forEach(t -> add.one(
                         TestKind.LEVEL_SENDER,
@@ -332,7 +334,7 @@ public final class Programme {
                         t.fitout().has(Fitout.Piece.LEVEL_SENDER),
                         (t.fitout().has(Fitout.Piece.LEVEL_SENDER) ? "" : "if installed: ")
                                 + "its zero at the unusable fuel",
-                        "14 CFR 23.1337(b)" + MEMORY));
+                        brief.cite(Subject.GAUGE_ZERO)));
         system.all(FlowSender.class)
                 .forEach(s -> add.one(TestKind.FLOW_SENDER, s.id(), true, "pulses for a measured volume", PRACTICE));
         system.all(GaugePort.class)

@@ -56,6 +56,19 @@ public record Reading(String place, What what, double value, double error, Setti
             return word;
         }
 
+        /** As it stands in documents and tables. */
+        public String key() {
+            return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        }
+
+        /** What a table calls so: by its key, or as the screen does. */
+        public static Optional<What> written(String text) {
+            String asked = text.strip().toLowerCase(Locale.ROOT);
+            return java.util.Arrays.stream(values())
+                    .filter(w -> w.key().equals(asked) || w.word.equals(asked))
+                    .findFirst();
+        }
+
         public Dimension dimension() {
             return dimension;
         }

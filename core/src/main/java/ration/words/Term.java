@@ -23,7 +23,7 @@ public enum Term {
             "A gravity system must pass 150% of takeoff demand, a pumped one 125% by one pump: nothing pushes"
                     + " harder when"
                     + " a gravity system is short.",
-            "14 CFR 23.955(b) and (c), from memory."),
+            "The same factors in every standard offered here, from memory."),
     HEAD(
             "Head",
             "Pressure written as a height of fuel: what the tank's height gives, and what lines, valves and"
@@ -77,7 +77,7 @@ public enum Term {
             "Hot fuel",
             "Two cases: the hot day of the flight as planned, and fuel at 110 \u00b0F in the tank whatever the day,"
                     + " because a rule asks for that.",
-            "14 CFR 23.961, from memory."),
+            "The 110 \u00b0F comes from flight-test practice, from memory."),
     DEAD_HEAD(
             "Dead-head pressure",
             "What a pump makes against a shut line. A relief or bypass gives it a way back; without one, every part"
@@ -97,7 +97,7 @@ public enum Term {
             "Bus, breaker, ground",
             "Where an electric pump takes its power. Two pumps on one bus, breaker or ground stop together and count as"
                     + " one.",
-            "14 CFR 23.991, from memory."),
+            "Standards ask for a backup pump with power of its own."),
     TRAPPED(
             "Trapped volume",
             "A line full of fuel between two shut valves. As it warms, its pressure rises until something"

@@ -22,6 +22,7 @@ import ration.model.ShutOff;
 import ration.model.Tag;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
+import ration.standard.Standard;
 
 /** Checks that fail, and those of the firewall. */
 class ChecksTest {
@@ -117,7 +118,7 @@ class ChecksTest {
                 .toList());
         items.add(new ShutOff(new Tag("valve", "Valve", Place.inches(station, 0, 0)), Rated.of(1, 0, "")));
         FuelSystem system = new FuelSystem(items, wall(wall));
-        return FirewallChecks.of(system).stream()
+        return FirewallChecks.of(system, Standard.PART_23).stream()
                 .filter(f -> f.check() == Check.BUILD_SHUT_OFF)
                 .findFirst()
                 .orElseThrow()
@@ -146,11 +147,11 @@ class ChecksTest {
         FuelSystem system = new FuelSystem(
                 List.of(new Bulkhead(new Tag("through", "Through", Place.inches(station, 0, 0)), Rated.of(1, 0, ""))),
                 wall(38));
-        assertThat(FirewallChecks.of(system)).singleElement().satisfies(f -> {
+        assertThat(FirewallChecks.of(system, Standard.PART_23)).singleElement().satisfies(f -> {
             assertThat(f.verdict()).isEqualTo(verdict);
             assertThat(f.remedy().isEmpty()).isEqualTo(verdict == Verdict.HOLDS);
         });
-        assertThat(FirewallChecks.of(new FuelSystem(system.items(), Optional.empty())))
+        assertThat(FirewallChecks.of(new FuelSystem(system.items(), Optional.empty()), Standard.PART_23))
                 .as("without a wall nothing is asked")
                 .isEmpty();
     }

@@ -156,7 +156,7 @@ class HangarTestsTest {
     void fillsOverrideTheShapeAndGiveMarks() {
         Tank t = tank("left", 20, 0);
         double tall = 20 * 231.0 / 320;
-        Work.Fill fill = new Work.Fill("Level", Measured.of(0, Unit.DEGREE), List.of());
+        Work.Fill fill = new Work.Fill(Work.Stands.LEVEL, Measured.of(0, Unit.DEGREE), List.of());
         for (int i = 1; i <= 4; i++) {
             fill = fill.plus(new Work.Pour(gal(4.75), Optional.of(Measured.of(tall * i / 4, Unit.INCH))));
         }
@@ -241,7 +241,7 @@ class HangarTestsTest {
     void testsComeBackFromTheirTable() {
         Tank t = tank("left", 20, 0);
         Work.Fill fill = new Work.Fill(
-                "Parked",
+                Work.Stands.PARKED,
                 Measured.of(12, Unit.DEGREE),
                 List.of(
                         new Work.Pour(gal(2), Optional.empty()),
@@ -279,7 +279,7 @@ class HangarTestsTest {
         Tank t = s.tanks().get(0);
         for (Work w : List.of(
                 drained(2.5),
-                new Work.Fill("Level", Measured.of(0, Unit.DEGREE), List.of()),
+                new Work.Fill(Work.Stands.LEVEL, Measured.of(0, Unit.DEGREE), List.of()),
                 new Work.TopOff(gal(0), Optional.empty()))) {
             List<Procedure.Step> steps = Procedure.of(w, s, t);
             assertThat(steps.get(0).caution()).contains("ventilated", "Extinguisher", "bond", "waste");

@@ -212,7 +212,7 @@ class EveryCaseTest {
         }
         assertThat(known).containsExactlyInAnyOrder(Kind.values());
         assertThat(Kind.values()).allSatisfy(k -> {
-            assertThat(k.source()).as(k.name()).isNotBlank();
+            assertThat(k.source(ration.standard.Standard.PART_23)).as(k.name()).isNotBlank();
             assertThat(k.words()).as(k.name()).isNotBlank();
         });
     }

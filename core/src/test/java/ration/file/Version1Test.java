@@ -42,6 +42,12 @@ class Version1Test {
             Map.entry("\"Worm clamp on R4\"", "\"Worm-drive hose clamp, R4\""),
             Map.entry("Strainer screen looked at: a few fibres.", "Inspected strainer screen: a few fibers."),
             Map.entry("return to the header. Every figure is", "return to the header. All figures are"),
+            Map.entry("\"11 \u00b0C\"", "\"51.8 \u00b0F\""),
+            Map.entry("\"12 \u00b0C\"", "\"53.6 \u00b0F\""),
+            Map.entry("\"13 \u00b0C\"", "\"55.4 \u00b0F\""),
+            Map.entry("\"13.5 \u00b0C\"", "\"56.3 \u00b0F\""),
+            Map.entry("\"14 \u00b0C\"", "\"57.2 \u00b0F\""),
+            Map.entry("\"15 \u00b0C\"", "\"59 \u00b0F\""),
             Map.entry("fuel-proof thread paste", "fuel-resistant thread sealant"));
 
     private static Project then(String name) throws Exception {

@@ -34,7 +34,6 @@ import ration.model.Measured;
 import ration.model.Run;
 import ration.model.Strainer;
 import ration.model.Tank;
-import ration.project.Brief;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Quantity;
@@ -144,8 +143,8 @@ class ProgrammeTest {
         assertThat(brindle).filteredOn(w -> w.kind() == TestKind.PUMP_FLOW).hasSize(2);
         assertThat(brindle).filteredOn(w -> w.kind() == TestKind.CHECK_HOLDS).hasSize(1);
         assertThat(brindle).filteredOn(w -> w.kind() == TestKind.FLOW).isEmpty();
-        Project handbook =
-                CORRIE.with(CORRIE.brief().withChoices(CORRIE.brief().choices().with(Brief.Basis.AC_90_89)));
+        Project handbook = CORRIE.with(
+                CORRIE.brief().withChoices(CORRIE.brief().choices().with(ration.standard.Standard.PRACTICE)));
         assertThat(Programme.wanted(handbook))
                 .filteredOn(w -> w.kind() == TestKind.TANK_PRESSURE)
                 .isNotEmpty()

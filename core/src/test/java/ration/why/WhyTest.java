@@ -46,7 +46,9 @@ class WhyTest {
         Assessment a = Assessment.of(project);
         List<Why> roots = new ArrayList<>();
         a.findings().stream().map(Finding::why).forEach(w -> w.ifPresent(roots::add));
-        a.tanks().forEach(t -> roots.addAll(WhyTanks.of(t)));
+        a.tanks()
+                .forEach(t -> roots.addAll(
+                        WhyTanks.of(t, a.project().brief().choices().basis())));
         a.vapor().ifPresent(v -> roots.add(WhyVapor.gap(project, v)));
         a.air().forEach(x -> WhyAir.inFlight(project, x).ifPresent(roots::add));
         CaseAnswer look = a.governing().orElseThrow();

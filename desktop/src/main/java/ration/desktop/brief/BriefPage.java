@@ -39,6 +39,7 @@ import ration.project.Practice;
 import ration.project.Unsaid;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
+import ration.standard.Standard;
 import ration.words.Term;
 
 /** The job: what the engine takes, the attitudes flown, the fuel, and what all is judged by. */
@@ -372,8 +373,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
     private Node basisTile() {
         HBox basis = choices(
                 "basis",
-                List.of(Brief.Basis.values()),
-                Brief.Basis::label,
+                List.of(Standard.values()),
+                Standard::label,
                 b -> b.choices().basis(),
                 (b, v) -> b.withChoices(b.choices().with(v)));
         HBox friction = choices(

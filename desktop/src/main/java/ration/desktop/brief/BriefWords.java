@@ -46,7 +46,7 @@ record BriefWords(Project project, UnitSystem units) {
     }
 
     String times() {
-        return "\u00d7 " + UnitSystem.figure(brief().delivery().factor(), 2) + " for "
+        return "\u00d7 " + UnitSystem.figure(brief().factor(), 2) + " for "
                 + brief().delivery().label().toLowerCase(Locale.ROOT) + " =";
     }
 

@@ -332,7 +332,13 @@ public final class FaultsPage extends LivePage {
                         Ui.rule(),
                         put,
                         Ui.wrapped(
-                                "Failure mode: " + f.fault().kind().source()
+                                "Failure mode: "
+                                        + f.fault()
+                                                .kind()
+                                                .source(session.project()
+                                                        .brief()
+                                                        .choices()
+                                                        .basis())
                                         + ". Severity: common practice, no source. Double failures are not"
                                         + " analyzed. A computed pass does not approve flight. Your"
                                         + " inspector, the aviation authority and the"

@@ -455,8 +455,9 @@ final class FlightCard extends ColumnBox {
                 .addAll(
                         card,
                         Ui.wrapped(
-                                "Power and times: common practice, no source. Reserve 30 min: day VFR, 14 CFR"
-                                        + " 91.151 from memory (night: 45 min). A computed flight does not"
+                                "Power and times: common practice, no source. Reserve 30 min: operating rule"
+                                        + " for day VFR"
+                                        + " (night: 45 min), from memory. A computed flight does not"
                                         + " clear you to fly. Dip the tanks, watch the clock.",
                                 "soft"));
     }

@@ -33,7 +33,7 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
         Brief brief = a.project().brief();
         return "\u00d7 takeoff demand, " + units.text(brief.demand(), Dimension.FLOW) + ". "
                 + brief.delivery().label().toLowerCase(Locale.ROOT) + " feed needs "
-                + times(brief.delivery().factor()) + ", "
+                + times(brief.factor()) + ", "
                 + (a.project().system().hasFilter() ? "1.00\u00d7 with dirty filters" : "every case");
     }
 
@@ -111,7 +111,7 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
         String positions = r.after().condition().positions().values().stream()
                 .map(p -> ", " + p)
                 .reduce("", String::concat);
-        boolean same = r.after().factor() == a.project().brief().delivery().factor();
+        boolean same = r.after().factor() == a.project().brief().factor();
         return r.detail() + "; then " + r.after().condition().attitude().label() + positions + " governs"
                 + (same ? "" : ", which needs " + times(r.after().factor()));
     }

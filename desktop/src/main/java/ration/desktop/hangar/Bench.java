@@ -120,7 +120,7 @@ record Bench(String picked, String open) {
             return new Work.Drain("", Measured.of(0, Unit.DEGREE), Measured.of(0, Unit.DEGREE), java.util.List.of());
         }
         if (w.kind() == TestKind.FILL) {
-            return new Work.Fill("Level", Measured.of(0, Unit.DEGREE, "level"), java.util.List.of());
+            return new Work.Fill(Work.Stands.LEVEL, Measured.of(0, Unit.DEGREE, "level"), java.util.List.of());
         }
         return w.kind() == TestKind.TOP_OFF
                 ? new Work.TopOff(Measured.of(0, Unit.GALLON), Optional.empty())

@@ -140,7 +140,8 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
             drained(d, all);
         } else if (test.work() instanceof Work.Fill f) {
             all.add(new Line(
-                    "Attitude", f.attitude() + ", pitch " + f.pitch().quantity().shown()));
+                    "Attitude",
+                    f.stands().word() + ", pitch " + f.pitch().quantity().shown()));
             for (int i = 0; i < f.points().size(); i++) {
                 all.add(new Line(
                         units.fineVolume(f.total(i + 1)),

@@ -227,17 +227,17 @@ final class TankEntry {
 
     private void parked(HangarTest t) {
         Measured parked = runner.project().brief().envelope().parked();
-        stands(t, "Level", "Level", Measured.of(0, Unit.DEGREE, "level"));
-        stands(t, "Parked", "Parked, nose up " + TankReadings.degrees(parked.si()), parked);
+        stands(t, Work.Stands.LEVEL, "Level", Measured.of(0, Unit.DEGREE, "level"));
+        stands(t, Work.Stands.PARKED, "Parked, nose up " + TankReadings.degrees(parked.si()), parked);
     }
 
-    private void stands(HangarTest t, String name, String words, Measured pitch) {
+    private void stands(HangarTest t, Work.Stands how, String words, Measured pitch) {
         runner.buttons()
                 .getChildren()
                 .add(Ui.button(
                         words,
-                        "fill-" + name.toLowerCase(java.util.Locale.ROOT),
-                        () -> runner.advance(t, TankReadings.standing(name, pitch)),
+                        "fill-" + how.key(),
+                        () -> runner.advance(t, TankReadings.standing(how, pitch)),
                         "big-button"));
     }
 

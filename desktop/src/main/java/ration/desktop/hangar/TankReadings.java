@@ -153,9 +153,9 @@ record TankReadings(UnitSystem units) {
     }
 
     /** How the aircraft stands while it is filled. */
-    static UnaryOperator<HangarTest> standing(String name, Measured pitch) {
+    static UnaryOperator<HangarTest> standing(Work.Stands how, Measured pitch) {
         return Recording.both(
-                Recording.work(Work.Fill.class, f -> f.withAttitude(name, pitch)),
+                Recording.work(Work.Fill.class, f -> f.withAttitude(how, pitch)),
                 Recording.work(
                         Work.TopOff.class, top -> new Work.TopOff(top.before(), top.metered(), Optional.of(pitch))));
     }

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import ration.check.Verdict;
 import ration.signoff.Requirement;
+import ration.standard.Standard;
 
 /**
  * What the page says of the requirements, before any of it is a node.
@@ -109,8 +110,9 @@ record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
     }
 
     private static String brief(String basis) {
-        String first =
-                basis.replaceAll("^14 CFR ", "").replaceAll("[;:(,].*", "").strip();
-        return first.startsWith("Common practice") ? "practice" : first.replace(" before 2017", "");
+        String first = basis.replaceAll("[;:(,].*", "").strip();
+        return first.startsWith("Common practice")
+                ? "practice"
+                : first.replace(" before 2017", "").replace(Standard.PART_23.called() + " ", "");
     }
 }

@@ -44,7 +44,7 @@ class TankReadingsTest {
     }
 
     private static Work.Fill fill() {
-        return new Work.Fill("Level", Measured.of(0, Unit.DEGREE, "level"), List.of());
+        return new Work.Fill(Work.Stands.LEVEL, Measured.of(0, Unit.DEGREE, "level"), List.of());
     }
 
     private static Work.TopOff topOff() {
@@ -190,18 +190,19 @@ class TankReadingsTest {
     @Test
     void a_fill_and_a_top_off_note_how_the_aircraft_stands_and_a_change_of_another_kind_leaves_a_record_as_it_is() {
         Measured pitch = Measured.of(9, Unit.DEGREE, "level");
-        assertThat(((Work.Fill) TankReadings.standing("Parked", pitch)
+        assertThat(((Work.Fill) TankReadings.standing(Work.Stands.PARKED, pitch)
                                 .apply(of(fill()))
                                 .work())
                         .pitch())
                 .isEqualTo(pitch);
-        assertThat(((Work.TopOff) TankReadings.standing("Parked", pitch)
+        assertThat(((Work.TopOff) TankReadings.standing(Work.Stands.PARKED, pitch)
                                 .apply(of(topOff()))
                                 .work())
                         .pitch())
                 .contains(pitch);
         HangarTest drained = of(drain());
-        assertThat(TankReadings.standing("Parked", pitch).apply(drained)).isEqualTo(drained);
+        assertThat(TankReadings.standing(Work.Stands.PARKED, pitch).apply(drained))
+                .isEqualTo(drained);
         assertThat(US.metered("3").apply(drained)).isEqualTo(drained);
         Work.TopOff full = (Work.TopOff)
                 US.metered("12").apply(US.before("2").apply(of(topOff()))).work();
