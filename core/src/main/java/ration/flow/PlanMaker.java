@@ -123,18 +123,17 @@ final class PlanMaker implements Kinds<Void> {
                 valve,
                 key.handles().shutValves().contains(valve.id()) || faults.has(Fault.Kind.VALVE_SHUT, valve.id())
                         ? new Element.Shut()
-                        : valve.loss().openBore());
+                        : Losses.openBore(valve.loss()));
         return null;
     }
 
     @Override
     public Void strainer(Strainer strainer) {
         Optional<Fault> fouled = faults.of(Fault.Kind.FILTER_FOULED, strainer.id());
-        Element.Resistance loss = !key.engine().fouled() && fouled.isEmpty()
-                ? strainer.loss().screen()
-                : strainer.fouled()
-                        .orElseGet(() -> strainer.loss().times(FOULED))
-                        .screen();
+        Element.Resistance loss = Losses.screen(
+                !key.engine().fouled() && fouled.isEmpty()
+                        ? strainer.loss()
+                        : strainer.fouled().orElseGet(() -> strainer.loss().times(FOULED)));
         through(strainer, times(loss, factor(fouled)));
         return null;
     }
@@ -143,10 +142,10 @@ final class PlanMaker implements Kinds<Void> {
     public Void filter(Filter filter) {
         Optional<Fault> fouled = faults.of(Fault.Kind.FILTER_FOULED, filter.id());
         Element.Resistance loss = !key.engine().fouled() && fouled.isEmpty()
-                ? Rated.through(filter.points())
+                ? Losses.through(filter.points())
                 : filter.fouled()
-                        .map(Rated::screen)
-                        .orElseGet(() -> Rated.through(filter.points().stream()
+                        .map(Losses::screen)
+                        .orElseGet(() -> Losses.through(filter.points().stream()
                                 .map(r -> r.times(FOULED))
                                 .toList()));
         through(filter, times(loss, factor(fouled)));
@@ -155,7 +154,7 @@ final class PlanMaker implements Kinds<Void> {
 
     @Override
     public Void flowSender(FlowSender sender) {
-        through(sender, times(sender.loss().openBore(), factor(faults.of(Fault.Kind.SENDER_CLOGGED, sender.id()))));
+        through(sender, times(Losses.openBore(sender.loss()), factor(faults.of(Fault.Kind.SENDER_CLOGGED, sender.id()))));
         return null;
     }
 
@@ -167,7 +166,7 @@ final class PlanMaker implements Kinds<Void> {
 
     @Override
     public Void bulkhead(Bulkhead fitting) {
-        through(fitting, fitting.loss().openBore());
+        through(fitting, Losses.openBore(fitting.loss()));
         return null;
     }
 
@@ -177,7 +176,7 @@ final class PlanMaker implements Kinds<Void> {
                 coupling,
                 faults.has(Fault.Kind.COUPLING_APART, coupling.id())
                         ? new Element.Shut()
-                        : coupling.loss().openBore());
+                        : Losses.openBore(coupling.loss()));
         return null;
     }
 
@@ -191,7 +190,7 @@ final class PlanMaker implements Kinds<Void> {
         Optional<Fault> open = faults.of(Fault.Kind.REGULATOR_STUCK_OPEN, r.id());
         if (open.isPresent()) {
             // what stays open is a hole in its own passage
-            Element.Resistance bore = r.loss().openBore();
+            Element.Resistance bore = Losses.openBore(r.loss());
             return new Element.Check(
                     0,
                     new Element.Resistance(
@@ -212,12 +211,12 @@ final class PlanMaker implements Kinds<Void> {
                         ? Element.Regulator.Holds.UPSTREAM
                         : Element.Regulator.Holds.DOWNSTREAM,
                 r.setting().si() + reference,
-                r.loss().openBore());
+                Losses.openBore(r.loss()));
     }
 
     @Override
     public Void checkValve(CheckValve valve) {
-        through(valve, oneWay(valve, "", valve.cracking().si(), valve.loss().openBore()));
+        through(valve, oneWay(valve, "", valve.cracking().si(), Losses.openBore(valve.loss())));
         return null;
     }
 
@@ -262,7 +261,7 @@ final class PlanMaker implements Kinds<Void> {
                     block.id(),
                     port(block, in),
                     centre,
-                    oneWay(block, in, block.cracking().si(), block.loss().openBore()));
+                    oneWay(block, in, block.cracking().si(), Losses.openBore(block.loss())));
         }
         wire(port(block, Item.OUT), block.id(), centre, port(block, Item.OUT), new Element.Joint());
         return null;
@@ -323,7 +322,7 @@ final class PlanMaker implements Kinds<Void> {
                         selector.id(),
                         outlet ? centre : ref,
                         outlet ? ref : centre,
-                        outlet ? new Element.Joint() : times(selector.loss().openBore(), 1 / (share * share)));
+                        outlet ? new Element.Joint() : times(Losses.openBore(selector.loss()), 1 / (share * share)));
             }
         }
         Optional<Fault> leak = faults.of(Fault.Kind.SELECTOR_LEAKS, selector.id());
@@ -430,9 +429,9 @@ final class PlanMaker implements Kinds<Void> {
     static Element.Pipe pipe(FuelSystem system, Run run) {
         Point3 start = system.point(run.from()).orElseThrow();
         Point3 end = system.point(run.to()).orElseThrow();
-        Minor minor = Fitting.flaredEnd(run.size()).times(2);
+        Minor minor = Losses.flaredEnd(run.size()).times(2);
         for (Fitting f : run.fittings()) {
-            minor = minor.plus(f.loss(run.size().bore()));
+            minor = minor.plus(Losses.fitting(f, run.size().bore()));
         }
         return new Element.Pipe(
                 run.size().bore(), run.lengthM(start, end), run.size().kind().roughness(), minor, false);

@@ -37,7 +37,7 @@ final class PumpElement {
     private static Element standing(Pump pump, Faults faults) {
         boolean checked = pump.build().checked() && !faults.has(Fault.Kind.CHECK_STUCK_OPEN, pump.id());
         return pump.off()
-                .<Element>map(r -> checked ? new Element.Check(0, r.openBore()) : r.openBore())
+                .<Element>map(r -> checked ? new Element.Check(0, Losses.openBore(r)) : Losses.openBore(r))
                 .orElseGet(Element.Shut::new);
     }
 

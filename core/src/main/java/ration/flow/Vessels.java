@@ -98,7 +98,7 @@ final class Vessels {
             } else {
                 double area = Math.PI * outlet.bore().si() * outlet.bore().si() / 4;
                 double entrance = ENTRANCE * fluid.density() / (2 * area * area);
-                Element.Resistance screen = outlet.screen().map(Rated::screen).orElse(new Element.Resistance(0, 0));
+                Element.Resistance screen = outlet.screen().map(Losses::screen).orElse(new Element.Resistance(0, 0));
                 sketch.wire(
                         port,
                         tank.id(),

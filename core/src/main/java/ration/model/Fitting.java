@@ -5,8 +5,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import ration.network.Element.Minor;
-import ration.quantity.Unit;
 
 /**
  * Bends and fittings in a run, with their local losses.
@@ -79,39 +77,13 @@ public enum Fitting {
                 .collect(Collectors.joining(", "));
     }
 
-    /** The loss on the velocity in a line of this bore, m. */
-    public Minor loss(double boreM) {
-        return new Minor(kInfinity * (1 + 1 / Unit.INCH.fromSi(boreM)), k1);
+    /** Two-K value at a Reynolds number of one. */
+    public double k1() {
+        return k1;
     }
 
-    /**
-     * A flared end fitting, whose drilled bore is less than the tube's: sudden contraction {@code 0.5 (1 - b2)} and
-     * sudden enlargement {@code (1 - b2)^2} on the velocity in the fitting (Crane TP-410, from memory), brought to the
-     * velocity in the line. Bores by dash: MS33656, from memory; between and beyond, in proportion.
-     */
-    public static Minor flaredEnd(LineSize size) {
-        double outer = Unit.INCH.fromSi(size.outer());
-        double drilled = Unit.INCH.toSi(0.062 + (outer - 0.125) * (0.844 - 0.062) / (1.0 - 0.125));
-        double[][] table = {
-            {0.1875, 0.125},
-            {0.25, 0.172},
-            {0.3125, 0.234},
-            {0.375, 0.297},
-            {0.5, 0.391},
-            {0.625, 0.484},
-            {0.75, 0.609},
-            {1.0, 0.844}
-        };
-        for (double[] row : table) {
-            if (Math.abs(row[0] - outer) < 1e-3) {
-                drilled = Unit.INCH.toSi(row[1]);
-            }
-        }
-        double area = Math.pow(drilled / size.bore(), 2);
-        if (area >= 1 || size.kind() == LineSize.Kind.BORE) {
-            return Minor.NONE;
-        }
-        double k = 0.5 * (1 - area) + (1 - area) * (1 - area);
-        return Minor.k(k / (area * area));
+    /** Two-K value of the fully turbulent flow in a line of 1 in; see the formula above for other bores. */
+    public double kInfinity() {
+        return kInfinity;
     }
 }

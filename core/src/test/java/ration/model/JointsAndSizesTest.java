@@ -101,7 +101,7 @@ class JointsAndSizesTest {
     void aFilterNeverLosesLessAtMoreFlow(
             @ForAll @DoubleRange(min = 0.01, max = 3) double first,
             @ForAll @DoubleRange(min = 0.01, max = 3) double second) {
-        Element.Resistance r = Rated.through(List.of(Rated.of(15, first, ""), Rated.of(35, second, "")));
+        Element.Resistance r = ration.flow.Losses.through(List.of(Rated.of(15, first, ""), Rated.of(35, second, "")));
         assertThat(r.linear()).isNotNegative();
         assertThat(r.square()).isNotNegative();
         double low = Unit.GALLON_PER_HOUR.toSi(15);

@@ -63,7 +63,7 @@ class SizesTest {
         "ELBOW_45, 4000, 0.9807"
     })
     void twoKLosses(Fitting fitting, double re, double k) {
-        Minor loss = fitting.loss(0.305 * 0.0254);
+        Minor loss = ration.flow.Losses.fitting(fitting, 0.305 * 0.0254);
         assertThat(loss.constant() + loss.perReynolds() / re).isCloseTo(k, Offset.offset(1e-4));
     }
 
@@ -75,9 +75,9 @@ class SizesTest {
     void flaredEndsCostALittle() {
         double b = Math.pow(0.172 / 0.180, 2);
         double expected = (0.5 * (1 - b) + (1 - b) * (1 - b)) / (b * b);
-        assertThat(Fitting.flaredEnd(LineSize.parse("1/4 x 0.035 tube")).constant())
+        assertThat(ration.flow.Losses.flaredEnd(LineSize.parse("1/4 x 0.035 tube")).constant())
                 .isCloseTo(expected, Percentage.withPercentage(1e-9));
-        assertThat(Fitting.flaredEnd(LineSize.parse("0.3 in bore"))).isEqualTo(Minor.NONE);
+        assertThat(ration.flow.Losses.flaredEnd(LineSize.parse("0.3 in bore"))).isEqualTo(Minor.NONE);
         assertThat(Fitting.written("90\u00b0 bend")).contains(Fitting.BEND_90);
     }
 }
