@@ -20,7 +20,7 @@ import ration.find.PracticeCase;
 import ration.find.Rig;
 import ration.find.Search;
 import ration.project.Project;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.proof.Wanted;
 import ration.quantity.UnitSystem;
 import ration.reading.Reading;
@@ -82,7 +82,7 @@ public final class WhatIsNoText implements Callable<Map<String, String>> {
     }
 
     private void tests(Assessment a) {
-        for (Programme.Proof p : a.programme().tests()) {
+        for (TestProgram.Proof p : a.program().tests()) {
             put(
                     "test " + p.wanted().key(),
                     p.wanted().asked(),
@@ -90,7 +90,7 @@ public final class WhatIsNoText implements Callable<Map<String, String>> {
                     p.verdict(),
                     p.record().map(HangarTest::id));
         }
-        for (Wanted w : Programme.wanted(a.project())) {
+        for (Wanted w : TestProgram.wanted(a.project())) {
             put(
                     "rests " + w.key(),
                     Standing.restsOn(a.project().asBuilt(), w.subject(), w.begun())

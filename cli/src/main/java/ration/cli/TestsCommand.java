@@ -17,7 +17,7 @@ import ration.assess.Assessment;
 import ration.export.TestCards;
 import ration.file.FileTrouble;
 import ration.project.Project;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.proof.Touched;
 import ration.quantity.UnitSystem;
 
@@ -86,15 +86,15 @@ final class TestsCommand implements Callable<Integer> {
                 return 2;
             }
         }
-        spec.commandLine().getOut().print(json ? asJson(p, a.programme()) : asText(p, a.programme()));
-        return a.programme().counting() == a.programme().asked() ? 0 : 1;
+        spec.commandLine().getOut().print(json ? asJson(p, a.program()) : asText(p, a.program()));
+        return a.program().counting() == a.program().asked() ? 0 : 1;
     }
 
-    private static String asText(Project p, Programme programme) {
+    private static String asText(Project p, TestProgram program) {
         StringBuilder out = new StringBuilder(
-                p.name() + ", hangar tests: " + programme.counting() + " of " + programme.asked() + " count\n");
+                p.name() + ", hangar tests: " + program.counting() + " of " + program.asked() + " count\n");
         String group = "";
-        for (Programme.Proof t : programme.tests()) {
+        for (TestProgram.Proof t : program.tests()) {
             String now = t.wanted().kind().group().label();
             if (!now.equals(group)) {
                 out.append("\n").append(now).append("\n");
@@ -111,7 +111,7 @@ final class TestsCommand implements Callable<Integer> {
                     (needs.isEmpty() ? "" : "needs " + needs)
                             + (predicted.isEmpty() ? "" : (needs.isEmpty() ? "" : ", ") + "computed " + predicted)));
         }
-        programme.next().ifPresent(n -> out.append("\nNext: ")
+        program.next().ifPresent(n -> out.append("\nNext: ")
                 .append(n.wanted().name())
                 .append(", ")
                 .append(n.wanted().asks())
@@ -120,13 +120,13 @@ final class TestsCommand implements Callable<Integer> {
                 .toString();
     }
 
-    private static String asJson(Project p, Programme programme) {
+    private static String asJson(Project p, TestProgram program) {
         ObjectNode root = Json.answer()
                 .put("aircraft", p.name())
-                .put("counting", programme.counting())
-                .put("asked", programme.asked());
+                .put("counting", program.counting())
+                .put("asked", program.asked());
         ArrayNode tests = root.putArray("tests");
-        for (Programme.Proof t : programme.tests()) {
+        for (TestProgram.Proof t : program.tests()) {
             tests.addObject()
                     .put("test", t.wanted().key())
                     .put("name", t.wanted().name())

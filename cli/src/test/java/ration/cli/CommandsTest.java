@@ -167,7 +167,7 @@ class CommandsTest {
     }
 
     /**
-     * The programme as text and JSON, cards on paper, and what a change would end; a test that was not run leaves the
+     * The program as text and JSON, cards on paper, and what a change would end; a test that was not run leaves the
      * exit code at 1.
      */
     @Test

@@ -41,7 +41,7 @@ import ration.project.Brief;
 import ration.project.Practice;
 import ration.project.Project;
 import ration.project.Unsaid;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.quantity.UnitSystem;
 import ration.tank.Feed;
 import ration.tank.TankBody;
@@ -60,7 +60,7 @@ import ration.topology.Topology;
  * @param vapor the least gap to boiling over the hot day; empty while nothing flows
  * @param hotFuel the same with the tank as warm as in the hot fuel case
  * @param air vents of every tank
- * @param programme tests it gets, and what is on record of them
+ * @param program tests it gets, and what is on record of them
  * @param howSure how well the flow margin is known
  * @param findings everything checked, worst first
  */
@@ -74,7 +74,7 @@ public record Assessment(
         Optional<VaporAnswer> vapor,
         Optional<VaporAnswer> hotFuel,
         List<AirAnswer> air,
-        Programme programme,
+        TestProgram program,
         HowSure howSure,
         List<Finding> findings) {
 
@@ -178,12 +178,12 @@ public record Assessment(
         var vapor = beside(() -> VaporAnswer.of(project, cases, HeatFigure.TANK_FUEL, HeatFigure.NEEDED));
         var hot = beside(() -> VaporAnswer.of(project, cases, HeatFigure.HOT_FUEL, HeatFigure.HOT_NEEDED));
         var air = beside(() -> AirAnswer.of(project, cases, tanks));
-        var programme = beside(() -> ProofChecks.programme(project, Optional.of(basis), tanks, before));
-        ForkJoinTask.invokeAll(vapor, hot, air, programme);
+        var program = beside(() -> ProofChecks.program(project, Optional.of(basis), tanks, before));
+        ForkJoinTask.invokeAll(vapor, hot, air, program);
         List<Finding> findings = new ArrayList<>(Checks.of(List.of(
                 new Checks.Group(
                         Check.PROOF_CHECKED,
-                        () -> ProofChecks.of(programme.join().get())),
+                        () -> ProofChecks.of(program.join().get())),
                 new Checks.Group(Check.FLOW_CHECKED, () -> FlowChecks.of(project, problems, cases, basis)),
                 new Checks.Group(
                         Check.FIREWALL_CHECKED,
@@ -216,7 +216,7 @@ public record Assessment(
                         Optional.empty(),
                         Optional.empty(),
                         List.of(),
-                        Programme.NONE,
+                        TestProgram.NONE,
                         HowSure.NOT_ASKED,
                         List.of())
                 .contradicted();
@@ -242,7 +242,7 @@ public record Assessment(
                 vapor.join().or(Optional.empty()),
                 hot.join().or(Optional.empty()),
                 air.join().or(List.of()),
-                programme.join().or(Programme.NONE),
+                program.join().or(TestProgram.NONE),
                 HowSure.NOT_ASKED,
                 findings);
     }
@@ -253,7 +253,7 @@ public record Assessment(
 
     private Assessment with(HowSure other) {
         return new Assessment(
-                project, problems, basis, cases, governing, tanks, vapor, hotFuel, air, programme, other, findings);
+                project, problems, basis, cases, governing, tanks, vapor, hotFuel, air, program, other, findings);
     }
 
     /** Runs said to be shorter than the way between their ends: what flows through them is not known. */
@@ -310,7 +310,7 @@ public record Assessment(
                 Optional.empty(),
                 Optional.empty(),
                 List.of(),
-                ProofChecks.programme(project, Optional.empty(), tanks, before),
+                ProofChecks.program(project, Optional.empty(), tanks, before),
                 HowSure.NOT_ASKED,
                 findings.stream().sorted(Checks.WORST_FIRST).toList());
     }
@@ -365,7 +365,7 @@ public record Assessment(
                 Optional.empty(),
                 Optional.empty(),
                 List.of(),
-                Programme.NONE,
+                TestProgram.NONE,
                 HowSure.NOT_ASKED,
                 List.of(Checks.notShown(Check.FLOW_ASSESSED, "", "Everything computed", why)));
     }

@@ -12,7 +12,7 @@ import ration.evidence.Standing;
 import ration.evidence.TestKind;
 import ration.flow.FlowBasis;
 import ration.project.Project;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.proof.TankFigures;
 
 /** What the tests of an aircraft show: one that is asked for and does not count is Not shown. */
@@ -20,17 +20,17 @@ final class ProofChecks {
 
     private ProofChecks() {}
 
-    static Programme programme(
+    static TestProgram program(
             Project project, Optional<FlowBasis> basis, List<TankAnswer> tanks, Optional<Assessment> before) {
         Map<String, TankFigures> figures = new HashMap<>();
         tanks.forEach(t ->
                 figures.put(t.tank().id(), new TankFigures(t.predicted(), t.drainedThere(), t.full(), t.placard())));
-        return Programme.of(project, basis, figures, before.map(Assessment::programme));
+        return TestProgram.of(project, basis, figures, before.map(Assessment::program));
     }
 
-    static List<Finding> of(Programme programme) {
+    static List<Finding> of(TestProgram program) {
         List<Finding> all = new ArrayList<>();
-        for (Programme.Proof p : programme.tests()) {
+        for (TestProgram.Proof p : program.tests()) {
             Optional<Check> check = check(p.wanted().kind());
             boolean said = p.counts() && p.outcome().verdict() != Verdict.NOT_SHOWN;
             if (check.isPresent()
@@ -46,7 +46,7 @@ final class ProofChecks {
         return all;
     }
 
-    private static Finding finding(Check check, Programme.Proof p) {
+    private static Finding finding(Check check, TestProgram.Proof p) {
         boolean counts = p.counts();
         // what a test that does not count would read is not solved for a finding: it is Not shown all the same
         Finding.Wording detail = u -> counts

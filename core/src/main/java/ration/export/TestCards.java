@@ -17,7 +17,7 @@ import ration.evidence.Work;
 import ration.model.Measured;
 import ration.paper.PdfSheet;
 import ration.project.Project;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.proof.Wanted;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -55,7 +55,7 @@ public final class TestCards {
 
     /** Of every test still to run. */
     public static byte[] of(Assessment a, UnitSystem units) throws IOException {
-        List<Programme.Proof> left = a.programme().tests().stream()
+        List<TestProgram.Proof> left = a.program().tests().stream()
                 .filter(p -> p.wanted().asked() && (!p.counts() || p.verdict() == Verdict.NOT_SHOWN))
                 .toList();
         try (PdfSheet pdf = new PdfSheet("Test cards, " + a.project().name(), WIDTH, HEIGHT, true)) {
@@ -67,7 +67,7 @@ public final class TestCards {
         }
     }
 
-    private void card(Programme.Proof p, int n, int all) throws IOException {
+    private void card(TestProgram.Proof p, int n, int all) throws IOException {
         head(p, n);
         column(p);
         y = EDGE + 42;
@@ -139,7 +139,7 @@ public final class TestCards {
                 project.system());
     }
 
-    private void head(Programme.Proof p, int n) throws IOException {
+    private void head(TestProgram.Proof p, int n) throws IOException {
         pdf.newPage();
         if (pdf.pages() == 1 || n > 0) {
             pdf.bookmark(p.wanted().name());
@@ -158,7 +158,7 @@ public final class TestCards {
     }
 
     /** What is asked, what is computed, where to mark the smallest run. */
-    private void column(Programme.Proof p) throws IOException {
+    private void column(TestProgram.Proof p) throws IOException {
         double at = EDGE + 40;
         at = words(
                 "Requirement",
@@ -194,7 +194,7 @@ public final class TestCards {
     }
 
     /** A ruler of readings with Fails, Thin and Holds on it. */
-    private double strip(Programme.Proof p, double at) throws IOException {
+    private double strip(TestProgram.Proof p, double at) throws IOException {
         String needs = p.outcome().needs().in(units).replaceAll("[^0-9.].*", "");
         if (needs.isEmpty()) {
             return at;

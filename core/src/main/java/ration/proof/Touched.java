@@ -46,7 +46,7 @@ public record Touched(List<String> ended, List<String> asked) {
                 .map(t -> Named.of(project.system(), t))
                 .distinct()
                 .toList();
-        List<String> asked = Programme.wanted(project).stream()
+        List<String> asked = TestProgram.wanted(project).stream()
                 .filter(Wanted::asked)
                 .filter(w -> rests(built, w, item))
                 .map(Wanted::name)
@@ -71,7 +71,7 @@ public record Touched(List<String> ended, List<String> asked) {
         always.addAll(byKind(part.kind()));
         item.map(i -> i.as(BY_ITEM)).ifPresent(always::addAll);
         List<String> all = new ArrayList<>();
-        Programme.wanted(project).stream()
+        TestProgram.wanted(project).stream()
                 .filter(w -> always.contains(w.kind())
                         ? w.subject().isEmpty() || w.subject().equals(part.item())
                         : w.asked() && item.isPresent() && rests(built, w, part.item()))

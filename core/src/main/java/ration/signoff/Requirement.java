@@ -14,7 +14,7 @@ import ration.check.Finding;
 import ration.check.Measure;
 import ration.check.Verdict;
 import ration.evidence.Standing;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -125,13 +125,13 @@ public record Requirement(
     }
 
     private static Line test(Assessment a, Finding f, UnitSystem u) {
-        Optional<Programme.Proof> proof = a.programme().tests().stream()
+        Optional<TestProgram.Proof> proof = a.program().tests().stream()
                 .filter(p -> ("proof." + p.wanted().key()).equals(f.id()))
                 .findFirst();
         if (proof.isEmpty()) {
             return new Line("", "", "", false, COMPUTED);
         }
-        Programme.Proof p = proof.get();
+        TestProgram.Proof p = proof.get();
         boolean stale =
                 p.standing().filter(s -> s.state() == Standing.State.STALE).isPresent();
         boolean done = p.record().filter(t -> t.progress().done()).isPresent();

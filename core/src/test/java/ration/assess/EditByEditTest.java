@@ -49,10 +49,10 @@ class EditByEditTest {
             }
         }
         assertThat(words(carried.findings())).containsExactlyInAnyOrderElementsOf(words(fresh.findings()));
-        assertThat(carried.programme().tests().stream()
+        assertThat(carried.program().tests().stream()
                         .map(t -> t.wanted().name() + ": " + t.state() + ", " + t.verdict())
                         .toList())
-                .isEqualTo(fresh.programme().tests().stream()
+                .isEqualTo(fresh.program().tests().stream()
                         .map(t -> t.wanted().name() + ": " + t.state() + ", " + t.verdict())
                         .toList());
         assertThat(carried.cases()).hasSameSizeAs(fresh.cases());

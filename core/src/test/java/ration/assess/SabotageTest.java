@@ -46,7 +46,7 @@ class SabotageTest {
         "VaporChecks, of, vapor.checked",
         "AirChecks, of, air.checked",
         "ProofChecks, of, proof.checked",
-        "ProofChecks, programme, proof.checked",
+        "ProofChecks, program, proof.checked",
         "VaporAnswer, of, vapor.checked",
         "AirAnswer, of, air.checked"
     })

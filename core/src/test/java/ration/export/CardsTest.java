@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.evidence.Form;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.quantity.UnitSystem;
 
 /** Cards to print: a blank one for each test still to run, and the one before a flight; read back from the paper. */
@@ -28,7 +28,7 @@ class CardsTest {
     @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
     void everyTestStillToRunHasACardWithItsBoxes(String demo) throws IOException {
         Assessment a = Systems.assessed(demo);
-        List<Programme.Proof> left = a.programme().tests().stream()
+        List<TestProgram.Proof> left = a.program().tests().stream()
                 .filter(p -> p.wanted().asked() && p.verdict() == ration.check.Verdict.NOT_SHOWN)
                 .toList();
         byte[] pdf = TestCards.of(a, UnitSystem.US);
@@ -39,7 +39,7 @@ class CardsTest {
                         "This card is a worksheet, not a record",
                         "Caution",
                         Packet.mark(a.project()));
-        for (Programme.Proof p : left) {
+        for (TestProgram.Proof p : left) {
             assertThat(text).contains(p.wanted().name(), p.outcome().needs().in(UnitSystem.US));
             Form.of(p.wanted().kind()).ifPresent(f -> {
                 f.once().forEach(q -> assertThat(text).contains(q.label()));

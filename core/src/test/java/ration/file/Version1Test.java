@@ -72,7 +72,7 @@ class Version1Test {
     @Test
     void recordsThatCountedGoOnCounting() throws Exception {
         Assessment a = Assessment.of(then("corrie-b1"));
-        assertThat(a.programme().tests().stream().filter(p -> p.counts()).count())
+        assertThat(a.program().tests().stream().filter(p -> p.counts()).count())
                 .isPositive();
         assertThat(then("corrie-b1").tests())
                 .flatMap(t -> t.by().inputs().lines().keySet())

@@ -29,7 +29,7 @@ class OutcomesTest {
             new Outcomes(TANSY, Assessment.of(TANSY).basis(), Map.of());
 
     private static Wanted wanted(TestKind kind) {
-        return Programme.wanted(TANSY).stream()
+        return TestProgram.wanted(TANSY).stream()
                 .filter(w -> w.kind() == kind)
                 .findFirst()
                 .orElseThrow();
@@ -70,7 +70,7 @@ class OutcomesTest {
     /** Nothing begun, and nothing finished, ever holds: of every kind that has a form. */
     @Test
     void anEmptySheetShowsNothing() {
-        for (Wanted w : Programme.wanted(TANSY)) {
+        for (Wanted w : TestProgram.wanted(TANSY)) {
             if (Form.of(w.kind()).isPresent()) {
                 assertThat(OUTCOMES.of(w, Optional.empty()).verdict())
                         .as(w.key())

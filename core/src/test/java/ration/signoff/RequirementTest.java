@@ -48,7 +48,7 @@ class RequirementTest {
     }
 
     private static Project poured(double gph) {
-        Wanted w = Assessment.of(CORRIE).programme().tests().stream()
+        Wanted w = Assessment.of(CORRIE).program().tests().stream()
                 .map(t -> t.wanted())
                 .filter(x -> x.key().equals("flow.selector:UPPER"))
                 .findFirst()
@@ -130,8 +130,8 @@ class RequirementTest {
         Assessment a = Assessment.of(CORRIE.with(two));
         List<Requirement> all = Requirement.of(a, UnitSystem.US);
         assertThat(a.findings()).extracting(Finding::id).doesNotHaveDuplicates();
-        assertThat(a.programme().tests()).extracting(p -> p.wanted().key()).doesNotHaveDuplicates();
-        assertThat(a.programme().tests()).extracting(p -> p.wanted().name()).doesNotHaveDuplicates();
+        assertThat(a.program().tests()).extracting(p -> p.wanted().key()).doesNotHaveDuplicates();
+        assertThat(a.program().tests()).extracting(p -> p.wanted().name()).doesNotHaveDuplicates();
         assertThat(all)
                 .filteredOn(r -> r.finding().check() == Check.FLOW_MARGIN)
                 .hasSizeGreaterThan(2);

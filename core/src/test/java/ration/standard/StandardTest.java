@@ -25,7 +25,7 @@ import ration.export.Packet;
 import ration.export.TestCards;
 import ration.file.ProjectFile;
 import ration.project.Project;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.signoff.Requirement;
@@ -70,7 +70,7 @@ class StandardTest {
                         f.detail().in(UnitSystem.US),
                         f.why().map(StandardTest::said).orElse("")))
                 .collect(Collectors.joining("\n"));
-        String tests = Programme.wanted(p).stream()
+        String tests = TestProgram.wanted(p).stream()
                 .map(w -> w.source() + " " + w.asks())
                 .collect(Collectors.joining("\n"));
         String requirements = Requirement.of(a, UnitSystem.US).stream()

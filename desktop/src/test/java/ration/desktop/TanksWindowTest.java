@@ -93,7 +93,7 @@ class TanksWindowTest extends WindowHarness {
         until(() -> label("#ledger-unusable-figure").equals("1.32 gal"));
     }
 
-    /** Picks a test of the programme by key and begins it. */
+    /** Picks a test of the program by key and begins it. */
     private void beginTest(String wanted) {
         until(() -> robot.lookup(wanted).tryQuery().isPresent());
         robot.interact(() -> node(wanted).requestFocus());

@@ -120,7 +120,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     @Override
     public void testCards() {
         Assessment a = assessment();
-        if (a.programme().tests().stream()
+        if (a.program().tests().stream()
                 .allMatch(p -> p.counts() || !p.wanted().asked())) {
             session.say("All tests are done: no cards to print.");
             return;

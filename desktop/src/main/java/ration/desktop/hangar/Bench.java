@@ -12,14 +12,14 @@ import ration.model.Measured;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.proof.Fit;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.proof.Wanted;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /**
- * Which test of the programme is picked and which record is open on the bench. Immutable.
+ * Which test of the program is picked and which record is open on the bench. Immutable.
  *
  * @param picked key of the test; empty while none is
  * @param open id of the record; empty while none is
@@ -38,7 +38,7 @@ record Bench(String picked, String open) {
     }
 
     /** A test picked: what was interrupted of it is open again. */
-    static Bench picked(Programme.Proof proof, Project p) {
+    static Bench picked(TestProgram.Proof proof, Project p) {
         return new Bench(
                 proof.wanted().key(),
                 p.tests().stream()
@@ -49,12 +49,12 @@ record Bench(String picked, String open) {
     }
 
     /** A record opened, and the test it is of picked. */
-    Bench opened(HangarTest t, Programme programme) {
-        return new Bench(programme.of(t).map(p -> p.wanted().key()).orElse(picked), t.id());
+    Bench opened(HangarTest t, TestProgram program) {
+        return new Bench(program.of(t).map(p -> p.wanted().key()).orElse(picked), t.id());
     }
 
-    Optional<Programme.Proof> proof(Programme programme) {
-        return programme.tests().stream()
+    Optional<TestProgram.Proof> proof(TestProgram program) {
+        return program.tests().stream()
                 .filter(p -> p.wanted().key().equals(picked))
                 .findFirst();
     }
@@ -69,8 +69,8 @@ record Bench(String picked, String open) {
 
     /** How many tests count, no longer count, were interrupted. */
     static String sum(Assessment a, Project p) {
-        Programme programme = a.programme();
-        if (programme.tests().isEmpty()) {
+        TestProgram program = a.program();
+        if (program.tests().isEmpty()) {
             return a.blocked() ? "fix the layout first: nothing can be predicted" : "";
         }
         long stale = p.tests().stream()
@@ -78,7 +78,7 @@ record Bench(String picked, String open) {
                 .filter(s -> s == Standing.State.STALE)
                 .count();
         long broken = p.tests().stream().filter(t -> !t.progress().done()).count();
-        return programme.counting() + " of " + programme.asked() + " valid"
+        return program.counting() + " of " + program.asked() + " valid"
                 + (stale > 0 ? ", " + stale + " outdated" : "") + (broken > 0 ? ", " + broken + " in progress" : "");
     }
 

@@ -23,7 +23,7 @@ import ration.evidence.HangarTest;
 import ration.evidence.TestKind;
 import ration.evidence.Work;
 import ration.file.Attachments;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 
 /** Beside the test in hand: what is asked and predicted, its runs, what is on record, what it closes. */
 final class BesidePane extends ColumnBox {
@@ -49,7 +49,7 @@ final class BesidePane extends ColumnBox {
         setId("beside");
     }
 
-    void show(Optional<Programme.Proof> picked, Optional<HangarTest> test, Assessment a) {
+    void show(Optional<TestProgram.Proof> picked, Optional<HangarTest> test, Assessment a) {
         List<HangarTest.Photo> unread = shown(picked, test, a);
         Path document = session.file().get();
         if (!unread.isEmpty()) {
@@ -65,7 +65,7 @@ final class BesidePane extends ColumnBox {
     }
 
     /** Shows it; files that have to be gone through first are given back. */
-    private List<HangarTest.Photo> shown(Optional<Programme.Proof> picked, Optional<HangarTest> test, Assessment a) {
+    private List<HangarTest.Photo> shown(Optional<TestProgram.Proof> picked, Optional<HangarTest> test, Assessment a) {
         getChildren().clear();
         BesideWords words =
                 new BesideWords(session.project(), a, session.units().get());
@@ -91,7 +91,7 @@ final class BesidePane extends ColumnBox {
                         .toList();
     }
 
-    private void asked(Programme.Proof p, BesideWords words) {
+    private void asked(TestProgram.Proof p, BesideWords words) {
         getChildren()
                 .addAll(
                         Ui.rule(),

@@ -13,7 +13,7 @@ import ration.evidence.Standing;
 import ration.evidence.Work;
 import ration.project.Project;
 import ration.proof.Outcome;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
@@ -67,7 +67,7 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
     private double limit(HangarTest t) {
         boolean open = !t.progress().done() && !t.by().beside().standIn();
         return open || Standing.of(t, project.asBuilt()).counts()
-                ? a.programme()
+                ? a.program()
                         .outcome(t.id())
                         .flatMap(Outcome::measure)
                         .map(m -> m.limit())
@@ -94,22 +94,22 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
                 && t.progress().done();
     }
 
-    String asks(Programme.Proof p) {
+    String asks(TestProgram.Proof p) {
         return p.wanted().kind().closes() + ": " + p.wanted().asks() + ".";
     }
 
-    String source(Programme.Proof p) {
+    String source(TestProgram.Proof p) {
         return p.wanted().source() + (p.wanted().asked() ? "" : ". Recommended, not required.");
     }
 
-    String now(Programme.Proof p) {
+    String now(TestProgram.Proof p) {
         return "Now " + p.verdict().word() + ": " + p.state() + ".";
     }
 
     /** Records of the test picked; where none is, those of what is no longer laid out. */
-    List<HangarTest> records(Optional<Programme.Proof> picked) {
+    List<HangarTest> records(Optional<TestProgram.Proof> picked) {
         return project.tests().stream()
-                .filter(t -> picked.map(p -> p.wanted().is(t)).orElseGet(() -> a.programme().tests().stream()
+                .filter(t -> picked.map(p -> p.wanted().is(t)).orElseGet(() -> a.program().tests().stream()
                         .noneMatch(p -> p.wanted().is(t))))
                 .toList();
     }
@@ -117,7 +117,7 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
     Record record(HangarTest t) {
         Standing standing = Standing.of(t, project.asBuilt());
         String result = t.work() instanceof Work.Sheet
-                ? a.programme()
+                ? a.program()
                         .outcome(t.id())
                         .map(o -> o.measured().in(units))
                         .filter(s -> s.length() < FITS)

@@ -29,14 +29,14 @@ import ration.file.TestsCsv;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.proof.Fit;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.proof.StandIn;
 import ration.proof.Wanted;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
 /**
- * Hangar tests: the programme to the left, the test at hand in the middle, readings and what it closes to the right.
+ * Hangar tests: the program to the left, the test at hand in the middle, readings and what it closes to the right.
  */
 public final class HangarPage extends LivePage {
 
@@ -56,7 +56,7 @@ public final class HangarPage extends LivePage {
     private final Session session;
     private final Files files;
     private final Supplier<LocalDate> today;
-    private final ProgrammeList list = new ProgrammeList(this::pick);
+    private final TestList list = new TestList(this::pick);
     private final TestRunner runner;
     private final BesidePane beside;
     private final LivePane live;
@@ -143,10 +143,10 @@ public final class HangarPage extends LivePage {
     @Override
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
-        if (!a.programme().worked()) {
+        if (!a.program().worked()) {
             proving.start(
                     task -> {
-                        a.programme().work();
+                        a.program().work();
                         return a;
                     },
                     worked -> update(),
@@ -155,11 +155,11 @@ public final class HangarPage extends LivePage {
         }
         Project project = session.project();
         bench = bench.in(project);
-        Programme programme = a.programme();
+        TestProgram program = a.program();
         Optional<HangarTest> test = project.test(bench.open());
-        Optional<Programme.Proof> proof = bench.proof(programme);
+        Optional<TestProgram.Proof> proof = bench.proof(program);
         sum.setText(Bench.sum(a, project));
-        list.show(programme, bench.picked(), bench.running(project), today.get());
+        list.show(program, bench.picked(), bench.running(project), today.get());
         runner.show(test, a);
         if (test.isEmpty() && proof.isPresent()) {
             runner.invite(proof.get(), () -> start(proof.get().wanted()));
@@ -174,12 +174,12 @@ public final class HangarPage extends LivePage {
     }
 
     /** Opens what was interrupted, or offers to begin. */
-    private void pick(Programme.Proof p) {
+    private void pick(TestProgram.Proof p) {
         now(Bench.picked(p, session.project()));
     }
 
     private void open(HangarTest t) {
-        now(bench.opened(t, session.shown().get().assessment().programme()));
+        now(bench.opened(t, session.shown().get().assessment().program()));
     }
 
     private void start(Wanted w) {

@@ -1,11 +1,11 @@
 package ration.desktop.hangar;
 
 import java.util.Locale;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.quantity.UnitSystem;
 
 /** What a test that is not begun says of itself. */
-record Invitation(Programme.Proof proof, UnitSystem units) {
+record Invitation(TestProgram.Proof proof, UnitSystem units) {
 
     String where() {
         return proof.wanted().kind().group().label() + ", verifies "

@@ -78,7 +78,7 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
 
     /** What the record says, in the condition in which it was done; empty until it was worked out. */
     Optional<Outcome> outcome() {
-        return a.programme().outcome(test.id());
+        return a.program().outcome(test.id());
     }
 
     /** Why a record shows nothing, whatever was read in it: it ended, or the stand-in fed it. */

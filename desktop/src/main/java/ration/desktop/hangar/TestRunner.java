@@ -29,7 +29,7 @@ import ration.model.FuelSystem;
 import ration.model.Measured;
 import ration.project.Edit;
 import ration.project.Project;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
@@ -158,7 +158,7 @@ final class TestRunner extends ColumnBox {
 
     /** Of fuel over a joint, m. */
     Optional<Double> head(String joint) {
-        return Optional.ofNullable(assessment.programme().heads().get(joint));
+        return Optional.ofNullable(assessment.program().heads().get(joint));
     }
 
     /** What dropped a figure into a field; empty where it was typed. */
@@ -232,7 +232,7 @@ final class TestRunner extends ColumnBox {
     }
 
     /** Says what a test that is not begun is, and offers to begin it. */
-    void invite(Programme.Proof p, Runnable begin) {
+    void invite(TestProgram.Proof p, Runnable begin) {
         Invitation invitation = new Invitation(p, units());
         where.setText(invitation.where());
         title.setText(invitation.title());

@@ -37,7 +37,7 @@ record PacketWords(Assessment a, List<Requirement> all) {
 
     /** Tests asked for that show nothing yet. */
     long toRun() {
-        return a.programme().tests().stream()
+        return a.program().tests().stream()
                 .filter(p -> p.wanted().asked() && p.verdict() == Verdict.NOT_SHOWN)
                 .count();
     }

@@ -26,7 +26,7 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.signoff.Requirement;
 import ration.words.Term;
 
@@ -120,12 +120,12 @@ public final class SignOffPage extends LivePage {
 
     @Override
     protected void refresh() {
-        Programme programme = session.shown().get().assessment().programme();
-        if (!programme.worked()) {
+        TestProgram program = session.shown().get().assessment().program();
+        if (!program.worked()) {
             proving.start(
                     task -> {
-                        programme.work();
-                        return programme;
+                        program.work();
+                        return program;
                     },
                     worked -> update(),
                     session::trouble);

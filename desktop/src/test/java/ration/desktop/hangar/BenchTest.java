@@ -21,7 +21,7 @@ import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.model.Measured;
 import ration.project.Project;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -39,7 +39,7 @@ class BenchTest {
 
     private static Assessment worked(Project p) {
         Assessment a = Assessment.of(p);
-        a.programme().work();
+        a.program().work();
         return a;
     }
 
@@ -47,8 +47,8 @@ class BenchTest {
         return corrie.project();
     }
 
-    private static Programme.Proof proof(String key) {
-        return corrie.programme().tests().stream()
+    private static TestProgram.Proof proof(String key) {
+        return corrie.program().tests().stream()
                 .filter(p -> p.wanted().key().equals(key))
                 .findFirst()
                 .orElseThrow();
@@ -62,8 +62,8 @@ class BenchTest {
         return new StepWords(t, project(), corrie, UnitSystem.US);
     }
 
-    private static ProgrammeRows.Row row(String key, String picked, String running, LocalDate today) {
-        return new ProgrammeRows(corrie.programme(), picked, running, today)
+    private static TestRows.Row row(String key, String picked, String running, LocalDate today) {
+        return new TestRows(corrie.program(), picked, running, today)
                 .rows().stream()
                         .filter(r -> r.proof().wanted().key().equals(key))
                         .findFirst()
@@ -81,26 +81,26 @@ class BenchTest {
         assertThat(bench.in(project().withTests(List.of())))
                 .as("its record is gone")
                 .isEqualTo(new Bench("drain.fuselage", ""));
-        assertThat(Bench.EMPTY.opened(record("test-6"), corrie.programme()).picked())
+        assertThat(Bench.EMPTY.opened(record("test-6"), corrie.program()).picked())
                 .isEqualTo("flow.selector:UPPER");
     }
 
     @Test
     void the_head_counts_what_counts_and_what_no_longer_does() {
         assertThat(Bench.sum(corrie, project()))
-                .isEqualTo(corrie.programme().counting() + " of "
-                        + corrie.programme().asked() + " valid, 1 outdated, 1 in progress");
+                .isEqualTo(corrie.program().counting() + " of "
+                        + corrie.program().asked() + " valid, 1 outdated, 1 in progress");
         Assessment nothing =
                 worked(project().with(project().system().withItems(List.of())).withTests(List.of()));
         assertThat(Bench.sum(nothing, nothing.project())).doesNotContain("count");
     }
 
-    /** Every test of the programme can be begun, is its own, and starts at its first step with nothing read. */
+    /** Every test of the program can be begun, is its own, and starts at its first step with nothing read. */
     @ParameterizedTest
     @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
     void every_test_can_be_begun(String demo) throws ProjectFileException {
         Project p = ProjectFile.demo(demo);
-        for (Programme.Proof proof : worked(p).programme().tests()) {
+        for (TestProgram.Proof proof : worked(p).program().tests()) {
             String id = Bench.fresh(p);
             assertThat(p.test(id)).isEmpty();
             Project after = Bench.begin(proof.wanted(), id, p, TODAY).change().apply(p);
@@ -254,23 +254,23 @@ class BenchTest {
 
     @Test
     void the_list_stands_in_groups_and_marks_what_is_open_stale_or_next() {
-        List<ProgrammeRows.Row> rows =
-                new ProgrammeRows(corrie.programme(), "drain.fuselage", "running, step 6", TODAY).rows();
+        List<TestRows.Row> rows =
+                new TestRows(corrie.program(), "drain.fuselage", "running, step 6", TODAY).rows();
         assertThat(rows)
-                .extracting(ProgrammeRows.Row::id)
+                .extracting(TestRows.Row::id)
                 .doesNotHaveDuplicates()
                 .allMatch(id -> id.matches("wanted-[a-z0-9-]*[a-z0-9]"));
-        assertThat(rows.stream().map(ProgrammeRows.Row::group).filter(g -> !g.isEmpty()))
+        assertThat(rows.stream().map(TestRows.Row::group).filter(g -> !g.isEmpty()))
                 .doesNotHaveDuplicates()
                 .first()
                 .isEqualTo(rows.get(0).group());
-        assertThat(rows).filteredOn(ProgrammeRows.Row::open).singleElement().satisfies(r -> assertThat(r.state())
+        assertThat(rows).filteredOn(TestRows.Row::open).singleElement().satisfies(r -> assertThat(r.state())
                 .isEqualTo("running, step 6"));
         assertThat(rows)
-                .filteredOn(ProgrammeRows.Row::stale)
+                .filteredOn(TestRows.Row::stale)
                 .extracting(r -> r.proof().wanted().key())
                 .containsExactly("flow.selector:FUSELAGE");
-        assertThat(rows).filteredOn(ProgrammeRows.Row::stale).allMatch(ProgrammeRows.Row::bad);
+        assertThat(rows).filteredOn(TestRows.Row::stale).allMatch(TestRows.Row::bad);
         assertThat(rows).allSatisfy(r -> {
             assertThat(r.spoken()).contains(r.proof().wanted().name(), r.proof().state(), r.closes());
             assertThat(r.ratio())
@@ -285,7 +285,7 @@ class BenchTest {
         String day = ((Work.Sheet) record("test-8").work()).again().orElseThrow();
         assertThat(row("overnight", "", "", LocalDate.parse(day).minusDays(1)).state())
                 .isEqualTo("7 Mar, Thin");
-        ProgrammeRows.Row over = row("overnight", "", "", LocalDate.parse(day));
+        TestRows.Row over = row("overnight", "", "", LocalDate.parse(day));
         assertThat(over.state()).isEqualTo("recheck overdue");
         assertThat(over.bad()).isTrue();
         assertThat(over.spoken()).contains("recheck overdue");

@@ -34,7 +34,7 @@ class RequirementTableTest {
 
     private static Assessment assessed(Project p) {
         Assessment made = Assessment.of(p);
-        made.programme().work();
+        made.program().work();
         return made;
     }
 

@@ -14,38 +14,38 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.style.NotchBar;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 import ration.words.Term;
 
 /** Every test the aircraft gets, by what it is about: how each stands, what it closes, which is next. */
-final class ProgrammeList extends ColumnBox {
+final class TestList extends ColumnBox {
 
     private static final double[] WIDE = {72, 150, 126, 84};
     /** In a small window; what a test verifies stands beside it. */
     private static final double[] SMALL = {68, 130, 118, 1};
 
-    private final Consumer<Programme.Proof> pick;
+    private final Consumer<TestProgram.Proof> pick;
 
-    ProgrammeList(Consumer<Programme.Proof> pick) {
+    TestList(Consumer<TestProgram.Proof> pick) {
         this.pick = pick;
-        setId("programme");
+        setId("program");
         setPadding(new Insets(2, 0, 8, 0));
         addEventFilter(KeyEvent.KEY_PRESSED, e -> Ui.walk(this, e));
     }
 
     /** @param picked key of the test that is open */
-    void show(Programme programme, String picked, String running, LocalDate today) {
+    void show(TestProgram program, String picked, String running, LocalDate today) {
         Optional<String> focused = getChildren().stream()
                 .filter(javafx.scene.Node::isFocused)
                 .map(javafx.scene.Node::getId)
                 .findFirst();
         getChildren().clear();
-        if (programme.tests().isEmpty()) {
+        if (program.tests().isEmpty()) {
             getChildren().add(Ui.wrapped("Add a tank first, on Layout.", "soft"));
             return;
         }
         getChildren().add(head());
-        new ProgrammeRows(programme, picked, running, today).rows().forEach(r -> getChildren()
+        new TestRows(program, picked, running, today).rows().forEach(r -> getChildren()
                 .add(row(r)));
         focused.flatMap(id ->
                         getChildren().stream().filter(n -> id.equals(n.getId())).findFirst())
@@ -62,8 +62,8 @@ final class ProgrammeList extends ColumnBox {
         return box;
     }
 
-    private Button row(ProgrammeRows.Row r) {
-        Programme.Proof p = r.proof();
+    private Button row(TestRows.Row r) {
+        TestProgram.Proof p = r.proof();
         NotchBar bar = new NotchBar(24, 7);
         bar.show(r.ratio(), p.verdict());
         Label name = Ui.label(r.name(), p.wanted().asked() ? "plain-text" : "soft");

@@ -42,12 +42,12 @@ import ration.quantity.UnitSystem;
 import ration.reading.Live;
 
 /** What is asked of an aircraft, what each test would read, and what a record shows. */
-class ProgrammeTest {
+class TestProgramTest {
 
     private static final Project CORRIE = Systems.corrie().withTests(List.of());
 
-    private static Programme.Proof proof(Project p, String key) {
-        return Assessment.of(p).programme().tests().stream()
+    private static TestProgram.Proof proof(Project p, String key) {
+        return Assessment.of(p).program().tests().stream()
                 .filter(x -> x.wanted().key().equals(key))
                 .findFirst()
                 .orElseThrow();
@@ -106,7 +106,7 @@ class ProgrammeTest {
     @Test
     void theOtherOutletsScreenEndsTheTestToo() {
         Project p = Systems.demo("two-outlets");
-        String key = Programme.wanted(p).stream()
+        String key = TestProgram.wanted(p).stream()
                 .map(Wanted::key)
                 .filter(k -> k.startsWith("pump-flow."))
                 .findFirst()
@@ -133,24 +133,24 @@ class ProgrammeTest {
 
     @Test
     void theLayoutSaysWhichTestsThereAre() {
-        assertThat(Programme.wanted(Project.empty())).isEmpty();
-        assertThat(Programme.wanted(CORRIE))
+        assertThat(TestProgram.wanted(Project.empty())).isEmpty();
+        assertThat(TestProgram.wanted(CORRIE))
                 .filteredOn(Wanted::asked)
                 .extracting(w -> w.kind())
                 .contains(TestKind.FLOW, TestKind.SELECTOR_OFF, TestKind.OVERNIGHT)
                 .doesNotContain(TestKind.PUMP_FLOW, TestKind.DEAD_HEAD, TestKind.CHECK_HOLDS, TestKind.FLOW_SENDER);
-        List<Wanted> brindle = Programme.wanted(Systems.demo("brindle-a2"));
+        List<Wanted> brindle = TestProgram.wanted(Systems.demo("brindle-a2"));
         assertThat(brindle).filteredOn(w -> w.kind() == TestKind.PUMP_FLOW).hasSize(2);
         assertThat(brindle).filteredOn(w -> w.kind() == TestKind.CHECK_HOLDS).hasSize(1);
         assertThat(brindle).filteredOn(w -> w.kind() == TestKind.FLOW).isEmpty();
         Project handbook = CORRIE.with(
                 CORRIE.brief().withChoices(CORRIE.brief().choices().with(ration.standard.Standard.PRACTICE)));
-        assertThat(Programme.wanted(handbook))
+        assertThat(TestProgram.wanted(handbook))
                 .filteredOn(w -> w.kind() == TestKind.TANK_PRESSURE)
                 .isNotEmpty()
                 .noneMatch(Wanted::asked);
         assertThat(Assessment.of(CORRIE)
-                        .programme()
+                        .program()
                         .next()
                         .orElseThrow()
                         .wanted()
@@ -169,8 +169,8 @@ class ProgrammeTest {
     @MethodSource("projects")
     void whatWasNotRunIsNotShown(Project p) {
         Assessment a = Assessment.of(p.withTests(List.of()));
-        assertThat(a.programme().tests()).extracting(x -> x.wanted().key()).doesNotHaveDuplicates();
-        assertThat(a.programme().tests())
+        assertThat(a.program().tests()).extracting(x -> x.wanted().key()).doesNotHaveDuplicates();
+        assertThat(a.program().tests())
                 .filteredOn(x -> x.wanted().asked())
                 .isNotEmpty()
                 .allSatisfy(x -> {
@@ -182,7 +182,7 @@ class ProgrammeTest {
                                         f.id().equals("proof." + x.wanted().key()) && f.verdict() == Verdict.NOT_SHOWN);
                     }
                 });
-        assertThat(a.programme().heads().values()).allSatisfy(h -> assertThat(h).isGreaterThanOrEqualTo(0));
+        assertThat(a.program().heads().values()).allSatisfy(h -> assertThat(h).isGreaterThanOrEqualTo(0));
     }
 
     // a flow test
@@ -266,7 +266,7 @@ class ProgrammeTest {
         for (Work.Sheet other : List.of(
                 flow(CORRIE, "flow.selector:UPPER", 12, 2.3, 40, 41),
                 flow(CORRIE, "flow.selector:UPPER", 22, 6, 40, 41))) {
-            Programme.Proof p = proof(with(CORRIE, "flow.selector:UPPER", other), "flow.selector:UPPER");
+            TestProgram.Proof p = proof(with(CORRIE, "flow.selector:UPPER", other), "flow.selector:UPPER");
             assertThat(p.counts()).isTrue();
             assertThat(p.verdict()).isEqualTo(Verdict.NOT_SHOWN);
             assertThat(p.outcome().words().in(UnitSystem.US)).contains("kept as information");
@@ -298,7 +298,7 @@ class ProgrammeTest {
         Project p = laidOut.withTests(List.of());
         Assessment a = Assessment.of(p);
         FlowBasis basis = basis(p);
-        for (Programme.Proof wanted : a.programme().tests()) {
+        for (TestProgram.Proof wanted : a.program().tests()) {
             if (wanted.wanted().kind() != TestKind.FLOW && wanted.wanted().kind() != TestKind.PUMP_FLOW) {
                 continue;
             }
@@ -695,7 +695,7 @@ class ProgrammeTest {
 
     @Test
     void theHeadOverAJointIsThatOfTheHighestFuel() {
-        Map<String, Double> heads = Assessment.of(CORRIE).programme().heads();
+        Map<String, Double> heads = Assessment.of(CORRIE).program().heads();
         assertThat(heads.get("r3.end"))
                 .as("the strainer is lower than the selector")
                 .isGreaterThan(heads.get("r3.start"));

@@ -11,7 +11,7 @@ import ration.check.Verdict;
 import ration.evidence.Standing;
 import ration.evidence.TestKind;
 import ration.evidence.Work;
-import ration.proof.Programme;
+import ration.proof.TestProgram;
 
 /**
  * What the list of tests says, before any of it is a node.
@@ -20,7 +20,7 @@ import ration.proof.Programme;
  * @param running how far its record has come; empty where none is open
  * @param today the day from which a piece to be looked at again is over
  */
-record ProgrammeRows(Programme programme, String picked, String running, LocalDate today) {
+record TestRows(TestProgram program, String picked, String running, LocalDate today) {
 
     /**
      * A test in words.
@@ -33,7 +33,7 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
      * @param spoken for those who do not see it
      */
     record Row(
-            Programme.Proof proof,
+            TestProgram.Proof proof,
             String id,
             String group,
             String name,
@@ -55,10 +55,10 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
     }
 
     List<Row> rows() {
-        Optional<Programme.Proof> next = programme.next();
+        Optional<TestProgram.Proof> next = program.next();
         List<Row> rows = new ArrayList<>();
         TestKind.Group group = null;
-        for (Programme.Proof p : programme.tests()) {
+        for (TestProgram.Proof p : program.tests()) {
             boolean first = p.wanted().kind().group() != group;
             group = p.wanted().kind().group();
             rows.add(row(p, first ? group.label() : "", next.filter(p::equals).isPresent()));
@@ -66,7 +66,7 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
         return rows;
     }
 
-    private Row row(Programme.Proof p, String group, boolean next) {
+    private Row row(TestProgram.Proof p, String group, boolean next) {
         boolean open = p.wanted().key().equals(picked);
         boolean stale = p.standing()
                 .map(Standing::state)
@@ -93,7 +93,7 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
                         "verifies " + p.wanted().kind().closes()));
     }
 
-    private static String id(Programme.Proof p) {
+    private static String id(TestProgram.Proof p) {
         return "wanted-"
                 + p.wanted()
                         .key()
@@ -103,7 +103,7 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
     }
 
     /** Whether a piece was recheck overdue. */
-    private boolean over(Programme.Proof p) {
+    private boolean over(TestProgram.Proof p) {
         return p.counts()
                 && p.record()
                         .map(t -> t.work())
@@ -115,7 +115,7 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
     }
 
     /** Short enough for its column: of a test that counts the day without its year, and the verdict. */
-    private static String state(Programme.Proof p) {
+    private static String state(TestProgram.Proof p) {
         if (!p.counts()) {
             return p.record().isPresent() || p.wanted().asked() ? p.state() : "recommended";
         }

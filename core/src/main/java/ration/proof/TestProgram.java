@@ -44,12 +44,12 @@ import ration.topology.Topology;
  * that are advised. What a test that does not count would read is solved only when it is asked for, or by
  * {@link #work}: an edit does not wait for it.
  */
-public final class Programme {
+public final class TestProgram {
 
     private static final String PRACTICE = "Common practice, no source";
 
     /** Nothing laid out. */
-    public static final Programme NONE = new Programme(List.of(), Map.of(), new Later<>(Map::of), Optional.empty());
+    public static final TestProgram NONE = new TestProgram(List.of(), Map.of(), new Later<>(Map::of), Optional.empty());
 
     private final List<Proof> tests;
     private final Map<String, Later<Outcome>> outcomes;
@@ -59,7 +59,7 @@ public final class Programme {
 
     private volatile boolean worked;
 
-    private Programme(
+    private TestProgram(
             List<Proof> tests,
             Map<String, Later<Outcome>> outcomes,
             Later<Map<String, Double>> heads,
@@ -172,8 +172,8 @@ public final class Programme {
      * @param tanks what the shapes say, by id of the tank
      * @param before of a state of the project before this one, if any
      */
-    public static Programme of(
-            Project project, Optional<FlowBasis> basis, Map<String, TankFigures> tanks, Optional<Programme> before) {
+    public static TestProgram of(
+            Project project, Optional<FlowBasis> basis, Map<String, TankFigures> tanks, Optional<TestProgram> before) {
         List<Proof> all = new ArrayList<>();
         Known known = Known.of(project.asBuilt(), before.flatMap(b -> b.known));
         Outcomes outcomes = new Outcomes(project, basis, tanks);
@@ -205,7 +205,7 @@ public final class Programme {
                     record.map(t -> byRecord.get(t.id()))
                             .orElseGet(() -> new Later<>(() -> outcomes.of(w, Optional.empty())))));
         }
-        return new Programme(
+        return new TestProgram(
                 all,
                 byRecord,
                 new Later<>(() -> basis.map(b -> heads(project, b, tanks)).orElse(Map.of())),
