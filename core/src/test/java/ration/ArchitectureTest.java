@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import ration.model.Item;
+import ration.aircraft.model.Item;
 
 /** The rooms of the core and which doors lie between them. */
 class ArchitectureTest {
@@ -28,7 +28,39 @@ class ArchitectureTest {
 
     @Test
     void packagesFormNoCycle() {
-        slices().matching("ration.(*)..").should().beFreeOfCycles().check(CORE);
+        slices().matching("ration.(*).(*)..").should().beFreeOfCycles().check(CORE);
+    }
+
+    /** The wings from the ground up: each knows those before it, and none after. */
+    private static final List<String> WINGS =
+            List.of("base", "solver", "verdict", "aircraft", "physics", "record", "answer", "publish");
+
+    @Test
+    void aWingKnowsOnlyThoseBelowIt() {
+        for (int i = 0; i < WINGS.size() - 1; i++) {
+            noClasses()
+                    .that()
+                    .resideInAPackage("ration." + WINGS.get(i) + "..")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage(WINGS.subList(i + 1, WINGS.size()).stream()
+                            .map(w -> "ration." + w + "..")
+                            .toArray(String[]::new))
+                    .check(CORE);
+        }
+        assertThat(CORE.stream().map(c -> c.getPackageName().split("\\.")[1]).distinct())
+                .containsExactlyInAnyOrderElementsOf(WINGS);
+    }
+
+    @Test
+    void theModelKnowsNoNetwork() {
+        noClasses()
+                .that()
+                .resideInAPackage("ration.aircraft..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("ration.solver..")
+                .check(CORE);
     }
 
     @Test
@@ -44,7 +76,7 @@ class ArchitectureTest {
     void onlyFilesAndReferencesKnowJson() {
         noClasses()
                 .that()
-                .resideOutsideOfPackages("ration.file..", "ration.reference..")
+                .resideOutsideOfPackages("ration.record.file..", "ration.solver.reference..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("com.fasterxml..")
@@ -55,10 +87,10 @@ class ArchitectureTest {
     void theSolverKnowsNothingOfAircraft() {
         classes()
                 .that()
-                .resideInAPackage("ration.network..")
+                .resideInAPackage("ration.solver.network..")
                 .should()
                 .onlyDependOnClassesThat()
-                .resideInAnyPackage("ration.network..", "ration.fluid..", "org.ejml..", "java..")
+                .resideInAnyPackage("ration.solver.network..", "ration.base.fluid..", "org.ejml..", "java..")
                 .check(CORE);
     }
 
@@ -116,7 +148,7 @@ class ArchitectureTest {
     @Test
     void kindsAreAskedByVisit() {
         assertThat(CORE.stream()
-                        .filter(c -> !c.getPackageName().equals("ration.model"))
+                        .filter(c -> !c.getPackageName().equals("ration.aircraft.model"))
                         .filter(c -> c.getInstanceofChecks().stream()
                                 .anyMatch(i -> i.getRawType().isAssignableTo(Item.class)))
                         .map(JavaClass::getName))

@@ -16,13 +16,13 @@ import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.TankAnswer;
-import ration.check.Finding;
-import ration.project.Pattern;
-import ration.project.Project;
-import ration.quantity.UnitSystem;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.TankAnswer;
+import ration.base.quantity.UnitSystem;
+import ration.record.project.Pattern;
+import ration.record.project.Project;
+import ration.verdict.check.Finding;
 
 /**
  * Every figure of the demos and of the starting layouts as it was before the computation was last rebuilt, kept beside

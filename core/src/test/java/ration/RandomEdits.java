@@ -4,16 +4,16 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.FuelSystem;
-import ration.model.Item;
-import ration.model.Run;
-import ration.model.Tank;
-import ration.project.ItemEdits;
-import ration.project.LayoutEdits;
-import ration.project.Pattern;
-import ration.project.Project;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.Tank;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.ItemEdits;
+import ration.record.project.LayoutEdits;
+import ration.record.project.Pattern;
+import ration.record.project.Project;
 
 /** Documents to begin with, and what a builder might do to them next. */
 public final class RandomEdits {

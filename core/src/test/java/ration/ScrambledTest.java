@@ -9,7 +9,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import ration.file.ProjectFile;
+import ration.record.file.ProjectFile;
 
 /**
  * A label is never a key: with every word that a person reads replaced by nonsense in the program itself

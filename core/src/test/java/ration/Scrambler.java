@@ -23,14 +23,14 @@ final class Scrambler {
 
     /** Classes that must know words because documents or tables hold them: each with the reason. */
     private static final Set<String> READ_WORDS = Set.of(
-            "ration.find.PracticeCase", // which demo a practice case belongs to: the name stands in the demo
-            "ration.evidence.Inputs", // what the lines of records are called, in documents too
-            "ration.evidence.RestsOn",
-            "ration.model.LineSize", // how sizes are written, 3/8 x 0.035 tube, in documents and by hand
-            "ration.model.JointEnd", // how threads are written, as sizes
-            "ration.quantity.Unit", // how figures are written, 47 in
-            "ration.quantity.UnitSystem",
-            "ration.quantity.Quantity");
+            "ration.answer.find.PracticeCase", // which demo a practice case belongs to: the name stands in the demo
+            "ration.record.evidence.Inputs", // what the lines of records are called, in documents too
+            "ration.record.evidence.RestsOn",
+            "ration.aircraft.model.LineSize", // how sizes are written, 3/8 x 0.035 tube, in documents and by hand
+            "ration.aircraft.model.JointEnd", // how threads are written, as sizes
+            "ration.base.quantity.Unit", // how figures are written, 47 in
+            "ration.base.quantity.UnitSystem",
+            "ration.base.quantity.Quantity");
 
     /** Whether the texts of a class are words that nothing may depend on. */
     static boolean words(String name) {

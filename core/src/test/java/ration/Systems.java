@@ -5,29 +5,29 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import ration.assess.Assessment;
-import ration.condition.Attitude;
-import ration.condition.Condition;
-import ration.fault.FaultAnswer;
-import ration.fault.FaultSearch;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.EngineInlet;
-import ration.model.FuelSystem;
-import ration.model.LineSize;
-import ration.model.Measured;
-import ration.model.Outlet;
-import ration.model.Place;
-import ration.model.PortRef;
-import ration.model.Rated;
-import ration.model.Run;
-import ration.model.Selector;
-import ration.model.Tag;
-import ration.model.Tank;
-import ration.model.TankShape;
-import ration.project.ItemEdits;
-import ration.project.Project;
-import ration.quantity.Unit;
+import ration.aircraft.condition.Attitude;
+import ration.aircraft.condition.Condition;
+import ration.aircraft.model.EngineInlet;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.LineSize;
+import ration.aircraft.model.Outlet;
+import ration.aircraft.model.Place;
+import ration.aircraft.model.PortRef;
+import ration.aircraft.model.Rated;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.Selector;
+import ration.aircraft.model.Tag;
+import ration.aircraft.model.Tank;
+import ration.aircraft.model.TankShape;
+import ration.answer.assess.Assessment;
+import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultSearch;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Unit;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.ItemEdits;
+import ration.record.project.Project;
 
 /** Small systems for tests; inches. The carburettor stands at the datum. */
 public final class Systems {
@@ -158,7 +158,7 @@ public final class Systems {
 
     /** Everything about a layout said and measured: limits confirmed, each estimate taken as from the bench. */
     public static Project said(Project p) {
-        Project confirmed = ration.project.Unsaid.said(p, java.time.LocalDate.of(2026, 3, 9));
+        Project confirmed = ration.record.project.Unsaid.said(p, java.time.LocalDate.of(2026, 3, 9));
         return confirmed.with(confirmed
                 .system()
                 .withItems(confirmed.system().items().stream()
@@ -166,11 +166,13 @@ public final class Systems {
                         .toList()));
     }
 
-    private static ration.model.Item measured(ration.model.Item item) {
-        ration.model.Item out = item;
-        for (ration.model.Field f : ration.model.FieldSheet.of(item)) {
+    private static ration.aircraft.model.Item measured(ration.aircraft.model.Item item) {
+        ration.aircraft.model.Item out = item;
+        for (ration.aircraft.model.Field f : ration.aircraft.model.FieldSheet.of(item)) {
             Measured m = f.get().apply(out);
-            out = ration.model.Method.of(m).guessed() ? f.with().apply(out, new Measured(m.quantity(), "bench")) : out;
+            out = ration.base.quantity.Method.of(m).guessed()
+                    ? f.with().apply(out, new Measured(m.quantity(), "bench"))
+                    : out;
         }
         return out;
     }

@@ -15,31 +15,31 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.check.Verdict;
-import ration.condition.Condition;
-import ration.condition.Fault;
-import ration.drawing.Picture;
-import ration.drawing.Schematic;
-import ration.drawing.SchematicSubject;
-import ration.drawing.SchematicView;
-import ration.drawing.TextMeasure;
-import ration.fault.FaultAnswer;
-import ration.fault.FaultSearch;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.flow.WaysToFail;
-import ration.model.Item;
-import ration.model.Run;
-import ration.network.Network;
-import ration.network.NetworkSolution;
-import ration.project.Project;
-import ration.quantity.UnitSystem;
-import ration.remedy.Chance;
-import ration.remedy.Remedies;
-import ration.remedy.Remedy;
-import ration.task.Task;
+import ration.aircraft.condition.Condition;
+import ration.aircraft.condition.Fault;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Run;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultSearch;
+import ration.answer.remedy.Chance;
+import ration.answer.remedy.Remedies;
+import ration.answer.remedy.Remedy;
+import ration.base.quantity.UnitSystem;
+import ration.base.task.Task;
+import ration.physics.flow.WaysToFail;
+import ration.publish.drawing.Picture;
+import ration.publish.drawing.Schematic;
+import ration.publish.drawing.SchematicSubject;
+import ration.publish.drawing.SchematicView;
+import ration.publish.drawing.TextMeasure;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
+import ration.solver.network.Network;
+import ration.solver.network.NetworkSolution;
+import ration.verdict.check.Verdict;
 
 /** What an edit costs: the whole assessment of the demo, one case, its network alone, the drawing. */
 @State(Scope.Benchmark)
@@ -191,7 +191,7 @@ public class AssessmentBenchmark {
     /** 400 samples of every measured figure. */
     @Benchmark
     public Optional<Chance> howSure() {
-        return Chance.of(largestAssessment, 1, ration.assess.Draws.USUAL_SAMPLES, Task.QUIET);
+        return Chance.of(largestAssessment, 1, ration.answer.assess.Draws.USUAL_SAMPLES, Task.QUIET);
     }
 
     @Benchmark

@@ -13,20 +13,20 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import ration.assess.Assessment;
-import ration.drawdown.Flight;
-import ration.drawdown.FlightRun;
-import ration.drawdown.UsualFlight;
-import ration.fault.FaultAnswer;
-import ration.fault.FaultSearch;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.find.Search;
-import ration.flight.FlightPlan;
-import ration.flight.Switching;
-import ration.quantity.Unit;
-import ration.reading.Reading;
-import ration.reading.Setting;
+import ration.aircraft.flight.FlightPlan;
+import ration.aircraft.flight.Switching;
+import ration.answer.assess.Assessment;
+import ration.answer.drawdown.Flight;
+import ration.answer.drawdown.FlightRun;
+import ration.answer.drawdown.UsualFlight;
+import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultSearch;
+import ration.answer.find.Search;
+import ration.base.quantity.Unit;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.reading.Reading;
+import ration.record.reading.Setting;
 
 /** In time and backwards: a flight by the clock and planned, every fault, one reading weighed and what to read next. */
 @State(Scope.Benchmark)

@@ -15,17 +15,17 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import ration.fluid.Fluid;
-import ration.network.Element;
-import ration.network.Element.Minor;
-import ration.network.FrictionLaw;
-import ration.network.Network;
-import ration.network.NetworkProblem;
-import ration.network.NetworkProblem.Boundary;
-import ration.network.NetworkProblem.Link;
-import ration.network.NetworkProblem.Node;
-import ration.network.NetworkSolution;
-import ration.reference.ReferenceLibrary;
+import ration.base.fluid.Fluid;
+import ration.solver.network.Element;
+import ration.solver.network.Element.Minor;
+import ration.solver.network.FrictionLaw;
+import ration.solver.network.Network;
+import ration.solver.network.NetworkProblem;
+import ration.solver.network.NetworkProblem.Boundary;
+import ration.solver.network.NetworkProblem.Link;
+import ration.solver.network.NetworkProblem.Node;
+import ration.solver.network.NetworkSolution;
+import ration.solver.reference.ReferenceLibrary;
 
 /** One cold solve of a prepared network under EPANET's friction law, as EPANET's own times are taken. */
 @State(Scope.Benchmark)

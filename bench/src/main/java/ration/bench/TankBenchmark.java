@@ -11,11 +11,11 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import ration.assess.TankAnswer;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.project.Project;
-import ration.tank.StrandedMap;
+import ration.answer.assess.TankAnswer;
+import ration.physics.tank.StrandedMap;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
 
 /**
  * Stranded fuel: the map of 41 x 41 attitudes of a prism with a well, and of a lofted tank with two bays and a well.

@@ -17,15 +17,15 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.Ledger;
-import ration.check.Finding;
-import ration.check.Measure;
-import ration.check.Verdict;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
-import ration.why.Why;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.Ledger;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Measure;
+import ration.verdict.check.Verdict;
+import ration.verdict.why.Why;
 
 /** {@code ration check FILE [--json | --explain[=FIGURE]]}. */
 @Command(

@@ -12,11 +12,11 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.assess.Assessment;
-import ration.assess.Comparison;
-import ration.check.Verdict;
-import ration.project.Project;
-import ration.quantity.UnitSystem;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.Comparison;
+import ration.base.quantity.UnitSystem;
+import ration.record.project.Project;
+import ration.verdict.check.Verdict;
 
 /** {@code ration diff A B [--json]}: what was changed, what that did, which tests it ended. */
 @Command(

@@ -10,13 +10,13 @@ import java.util.Arrays;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
-import ration.assess.Assessment;
-import ration.file.FileTrouble;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.file.SafeWrite;
-import ration.model.Problem;
-import ration.project.Project;
+import ration.aircraft.model.Problem;
+import ration.answer.assess.Assessment;
+import ration.record.file.FileTrouble;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.file.SafeWrite;
+import ration.record.project.Project;
 
 /** Opens what a command is given: a document, or a demo by name. */
 final class Documents {

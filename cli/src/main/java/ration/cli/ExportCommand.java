@@ -11,17 +11,17 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.CaseWords;
-import ration.drawing.TextMeasure;
-import ration.export.EpanetInp;
-import ration.export.MatrixCsv;
-import ration.export.PictureSvg;
-import ration.export.PrintedSheets;
-import ration.file.FileTrouble;
-import ration.plumbing.RunSheet;
-import ration.quantity.UnitSystem;
+import ration.aircraft.plumbing.RunSheet;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.CaseWords;
+import ration.base.quantity.UnitSystem;
+import ration.publish.drawing.TextMeasure;
+import ration.publish.export.EpanetInp;
+import ration.publish.export.MatrixCsv;
+import ration.publish.export.PictureSvg;
+import ration.publish.export.PrintedSheets;
+import ration.record.file.FileTrouble;
 
 /** {@code ration export FILE TARGET}: by the target's ending, a network, a drawing, the runs sheet or a table. */
 @Command(

@@ -12,13 +12,13 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.assess.Assessment;
-import ration.assess.FaultWords;
-import ration.check.Verdict;
-import ration.fault.Catalogue;
-import ration.fault.FaultAnswer;
-import ration.fault.FaultSearch;
-import ration.quantity.UnitSystem;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.FaultWords;
+import ration.answer.fault.Catalogue;
+import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultSearch;
+import ration.base.quantity.UnitSystem;
+import ration.verdict.check.Verdict;
 
 /** {@code ration faults FILE [--json]}: one part fails, each in each of its ways. */
 @Command(

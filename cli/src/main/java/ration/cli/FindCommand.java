@@ -16,14 +16,14 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.assess.Assessment;
-import ration.assess.FaultWords;
-import ration.find.Explanation;
-import ration.find.NextReading;
-import ration.find.ReadingsCsv;
-import ration.find.Search;
-import ration.quantity.UnitSystem;
-import ration.reading.Reading;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.FaultWords;
+import ration.answer.find.Explanation;
+import ration.answer.find.NextReading;
+import ration.answer.find.ReadingsCsv;
+import ration.answer.find.Search;
+import ration.base.quantity.UnitSystem;
+import ration.record.reading.Reading;
 
 /** {@code ration find FILE READINGS.csv [--json]}: readings in, cause out. */
 @Command(

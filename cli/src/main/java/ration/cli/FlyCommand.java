@@ -14,23 +14,23 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.assess.Assessment;
-import ration.assess.FaultWords;
-import ration.check.Verdict;
-import ration.condition.Faults;
-import ration.drawdown.Flight;
-import ration.drawdown.FlightEvent;
-import ration.drawdown.FlightRun;
-import ration.drawdown.FlightTable;
-import ration.drawdown.FlightVapor;
-import ration.drawdown.OnBoth;
-import ration.drawdown.UsualFlight;
-import ration.flight.FlightPlan;
-import ration.flight.Switching;
-import ration.model.Tank;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
-import ration.task.Task;
+import ration.aircraft.condition.Faults;
+import ration.aircraft.flight.FlightPlan;
+import ration.aircraft.flight.Switching;
+import ration.aircraft.model.Tank;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.FaultWords;
+import ration.answer.drawdown.Flight;
+import ration.answer.drawdown.FlightEvent;
+import ration.answer.drawdown.FlightRun;
+import ration.answer.drawdown.FlightTable;
+import ration.answer.drawdown.FlightVapor;
+import ration.answer.drawdown.OnBoth;
+import ration.answer.drawdown.UsualFlight;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.base.task.Task;
+import ration.verdict.check.Verdict;
 
 /** {@code ration fly FILE [--plan hand|clock|quantity|both|balance] [--json|--csv]}: a flight drawn down. */
 @Command(
@@ -200,7 +200,11 @@ final class FlyCommand implements Callable<Integer> {
     }
 
     private static String name(Assessment a, String tank) {
-        return a.project().system().item(tank).map(ration.model.Item::name).orElse(tank);
+        return a.project()
+                .system()
+                .item(tank)
+                .map(ration.aircraft.model.Item::name)
+                .orElse(tank);
     }
 
     private static String asJson(Assessment a, Flight f) {

@@ -6,7 +6,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Locale;
-import ration.check.Verdict;
+import ration.verdict.check.Verdict;
 
 /** What the commands print as JSON. */
 final class Json {

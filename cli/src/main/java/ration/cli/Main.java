@@ -9,13 +9,13 @@ import java.time.format.DateTimeParseException;
 import java.util.Set;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
-import ration.quantity.Plain;
+import ration.base.quantity.Plain;
 
 /** Entry of the command line. */
 @Command(
         name = "ration",
         mixinStandardHelpOptions = true,
-        version = "Ration " + ration.file.ProgramVersion.WORD,
+        version = "Ration " + ration.record.file.ProgramVersion.WORD,
         header = "Fuel systems of experimental aircraft: flow margin, unusable fuel, vapor.",
         customSynopsis = {
             "ration demo               open the window with the example aircraft",

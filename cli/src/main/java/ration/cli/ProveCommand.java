@@ -17,9 +17,9 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.reference.Proof;
-import ration.reference.ReferenceCase;
-import ration.reference.ReferenceLibrary;
+import ration.solver.reference.Proof;
+import ration.solver.reference.ReferenceCase;
+import ration.solver.reference.ReferenceLibrary;
 
 /** {@code ration prove [DIR] [--json]}. */
 @Command(

@@ -11,12 +11,12 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.assess.Assessment;
-import ration.export.Packet;
-import ration.file.FileTrouble;
-import ration.project.Project;
-import ration.quantity.UnitSystem;
-import ration.task.Task;
+import ration.answer.assess.Assessment;
+import ration.base.quantity.UnitSystem;
+import ration.base.task.Task;
+import ration.publish.export.Packet;
+import ration.record.file.FileTrouble;
+import ration.record.project.Project;
 
 /** {@code ration report FILE OUT.pdf}: the packet for the inspector. */
 @Command(

@@ -19,13 +19,13 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.assess.Assessment;
-import ration.assess.CaseWords;
-import ration.assess.FaultWords;
-import ration.condition.Condition;
-import ration.file.FileTrouble;
-import ration.file.SafeWrite;
-import ration.find.Rig;
+import ration.aircraft.condition.Condition;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseWords;
+import ration.answer.assess.FaultWords;
+import ration.answer.find.Rig;
+import ration.record.file.FileTrouble;
+import ration.record.file.SafeWrite;
 
 /** {@code ration rig FILE}: the program plays the aircraft and writes readings lines. */
 @Command(

@@ -15,17 +15,17 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.CaseWords;
-import ration.assess.FaultWords;
-import ration.condition.Condition;
-import ration.flow.FlowAnswer;
-import ration.network.NetworkProblem;
-import ration.network.NetworkSolution;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
+import ration.aircraft.condition.Condition;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.CaseWords;
+import ration.answer.assess.FaultWords;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.physics.flow.FlowAnswer;
+import ration.solver.network.NetworkProblem;
+import ration.solver.network.NetworkSolution;
 
 /** {@code ration solve FILE --case WORDS}: every pressure and flow of one case. */
 @Command(

@@ -13,13 +13,13 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.assess.Assessment;
-import ration.export.TestCards;
-import ration.file.FileTrouble;
-import ration.project.Project;
-import ration.proof.TestProgram;
-import ration.proof.Touched;
-import ration.quantity.UnitSystem;
+import ration.answer.assess.Assessment;
+import ration.answer.proof.TestProgram;
+import ration.answer.proof.Touched;
+import ration.base.quantity.UnitSystem;
+import ration.publish.export.TestCards;
+import ration.record.file.FileTrouble;
+import ration.record.project.Project;
 
 /** {@code ration tests FILE}: the tests an aircraft gets, how each stands, which is next. */
 @Command(

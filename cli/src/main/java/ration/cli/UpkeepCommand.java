@@ -13,11 +13,11 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import ration.check.Verdict;
-import ration.export.UpkeepFiles;
-import ration.project.Project;
-import ration.upkeep.Due;
-import ration.upkeep.Upkeep;
+import ration.publish.export.UpkeepFiles;
+import ration.record.project.Project;
+import ration.record.upkeep.Due;
+import ration.record.upkeep.Upkeep;
+import ration.verdict.check.Verdict;
 
 /** {@code ration upkeep FILE [--on DATE] [--json]}: parts with a life, the most urgent first. */
 @Command(

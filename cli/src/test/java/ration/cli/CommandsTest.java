@@ -14,16 +14,16 @@ import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import ration.assess.Assessment;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.FuelSystem;
-import ration.model.LineSize;
-import ration.model.Measured;
-import ration.model.Run;
-import ration.model.Tank;
-import ration.project.Project;
-import ration.quantity.Unit;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.LineSize;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.Tank;
+import ration.answer.assess.Assessment;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Unit;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
 
 class CommandsTest {
 
@@ -115,7 +115,7 @@ class CommandsTest {
         assertThat(err.toString()).contains("is not a date. Use 2026-03-09").doesNotContain("Exception");
         assertThat(run("export", "demo", "/")).isEqualTo(2);
         assertThat(err.toString()).contains("name a target that ends in").doesNotContain("because");
-        String text = ProjectFile.text(ration.project.Project.empty());
+        String text = ProjectFile.text(ration.record.project.Project.empty());
         for (String spoilt : List.of(
                 text.replace("Ration", "Ra\ntion").replaceFirst("\"name\"", "\"na\nme\""),
                 text.substring(0, text.length() / 2),
@@ -160,7 +160,10 @@ class CommandsTest {
         s = s.change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")));
         s = s.change("fuselage", Tank.class, t -> t.raised(Unit.INCH.toSi(5)));
         for (String tank : List.of("upper", "fuselage")) {
-            s = s.change(tank, Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.SECOND_AIR, true)));
+            s = s.change(
+                    tank,
+                    Tank.class,
+                    t -> t.with(t.fitout().with(ration.aircraft.model.Fitout.Piece.SECOND_AIR, true)));
         }
         return demo.with(
                 s.change("upper", Tank.class, t -> t.withUnusable(Measured.of(1.4, Unit.GALLON, "drain test"))));

@@ -10,9 +10,9 @@ import ration.desktop.frame.NativeFileDialogs;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
 import ration.desktop.session.Worked;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.project.Project;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
 
 /** The window's life: opens what was asked for, offers what a crash left behind. */
 public final class RationApp extends Application {

@@ -11,7 +11,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.model.Run;
+import ration.aircraft.model.Run;
 
 /** The Vents and drains page. */
 class AirWindowTest extends WindowHarness {
@@ -87,11 +87,11 @@ class AirWindowTest extends WindowHarness {
     void aSagIsFoundOnceItIsMeasured() {
         robot.interact(() -> session.picked().set("r3"));
         until(() -> robot.lookup("#card").tryQuery().isPresent());
-        robot.interact(() -> session.apply(ration.project.Edit.of(
+        robot.interact(() -> session.apply(ration.record.project.Edit.of(
                 "Add point",
                 p -> p.with(p.system()
                         .replace(((Run) p.system().item("r1").orElseThrow())
-                                .withPoints(java.util.List.of(ration.model.Place.inches(50, 0, 22))))))));
+                                .withPoints(java.util.List.of(ration.aircraft.model.Place.inches(50, 0, 22))))))));
         robot.clickOn("#rail-air");
         until(() -> everyText().contains("Low point without a drain, R1"));
         assertThat(label("#ledger-open-verdict")).isEqualTo("Fails");

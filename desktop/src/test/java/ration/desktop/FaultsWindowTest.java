@@ -7,8 +7,8 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.check.Verdict;
-import ration.condition.Fault;
+import ration.aircraft.condition.Fault;
+import ration.verdict.check.Verdict;
 
 /** Single failures: found, read, set on the layout and cleared again, by keys in the real window. */
 class FaultsWindowTest extends WindowHarness {
@@ -76,9 +76,9 @@ class FaultsWindowTest extends WindowHarness {
         until(() -> everyText().stream().anyMatch(t -> t.startsWith("Flow still meets demand  ")));
         robot.interact(
                 () -> session.look(session.condition().with(new Fault(Fault.Kind.FILTER_FOULED, "strainer", 4))));
-        robot.interact(() -> session.apply(ration.project.Edit.of(
+        robot.interact(() -> session.apply(ration.record.project.Edit.of(
                 "Remove the strainer",
-                p -> p.with(ration.project.LayoutEdits.remove(p.system(), "strainer")
+                p -> p.with(ration.record.project.LayoutEdits.remove(p.system(), "strainer")
                         .orElseThrow()
                         .system()))));
         until(() -> session.shown().get().condition().faults().none());
@@ -121,7 +121,7 @@ class FaultsWindowTest extends WindowHarness {
                 && !label("#faults-sum").equals(before));
         assertThat(session.faults().get().stream()
                         .filter(f -> f.fault().equals(vent))
-                        .map(ration.fault.FaultAnswer::verdict))
+                        .map(ration.answer.fault.FaultAnswer::verdict))
                 .containsOnly(Verdict.HOLDS);
     }
 }

@@ -8,9 +8,9 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.condition.Fault;
+import ration.aircraft.condition.Fault;
 import ration.desktop.session.Worked;
-import ration.project.Pattern;
+import ration.record.project.Pattern;
 
 /** A hidden fault found by entering readings, in the real window. */
 class FindWindowTest extends WindowHarness {
@@ -107,8 +107,8 @@ class FindWindowTest extends WindowHarness {
         keys(KeyCode.SPACE);
         until(() -> label("#rig-time").startsWith("stands at"));
         robot.interact(() -> this.<String>choice("#find-place").setValue("Fuselage tank"));
-        robot.interact(() -> this.<ration.reading.Reading.What>choice("#find-what")
-                .setValue(ration.reading.Reading.What.WILL_NOT_FILL));
+        robot.interact(() -> this.<ration.record.reading.Reading.What>choice("#find-what")
+                .setValue(ration.record.reading.Reading.What.WILL_NOT_FILL));
         robot.interact(() -> node("#find-add").requestFocus());
         keys(KeyCode.SPACE);
         // one look in twenty misses what is there: what is seen is the rig's to say

@@ -10,9 +10,9 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.check.Verdict;
-import ration.drawdown.UsualFlight;
-import ration.flight.Switching;
+import ration.aircraft.flight.Switching;
+import ration.answer.drawdown.UsualFlight;
+import ration.verdict.check.Verdict;
 
 /** A flight planned, changed, walked along and printed, by keys in the real window. */
 class FlightWindowTest extends WindowHarness {
@@ -162,9 +162,9 @@ class FlightWindowTest extends WindowHarness {
         fill("#start-left", "20");
         until(() -> session.flight().get() != null && label("#flight-verdict").equals("Fails"));
         assertThat(session.project().flight().orElseThrow().start().get("left").si())
-                .isCloseTo(ration.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
+                .isCloseTo(ration.base.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
         assertThat(session.flight().get().at(0).tank("left"))
-                .isCloseTo(ration.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
+                .isCloseTo(ration.base.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
     }
 
     /**
@@ -175,7 +175,7 @@ class FlightWindowTest extends WindowHarness {
     void withoutBothItIsNotOfferedAndSaidWhy() {
         tansy();
         assertThat(node("#flight-both").isDisabled()).isTrue();
-        robot.interact(() -> session.apply(ration.project.Edit.of(
+        robot.interact(() -> session.apply(ration.record.project.Edit.of(
                 "Ask for BOTH", p -> p.with(UsualFlight.meant(p).with(Switching.Mode.BOTH)))));
         until(() -> everyText().stream().anyMatch(t -> t.startsWith("Not shown: This selector has no BOTH position")));
         assertThat(session.flight().get()).isNull();

@@ -8,7 +8,7 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.project.Pattern;
+import ration.record.project.Pattern;
 
 /** How steep, and which tank: asked on the Flow page, answered for the case looked at. */
 class FlowQuestionsWindowTest extends WindowHarness {
@@ -68,7 +68,7 @@ class FlowQuestionsWindowTest extends WindowHarness {
                 .sure()
                 .filter(s -> !s.open().isEmpty())
                 .isPresent());
-        assertThat(session.shown().get().assessment().flowVerdict()).isEqualTo(ration.check.Verdict.NOT_SHOWN);
+        assertThat(session.shown().get().assessment().flowVerdict()).isEqualTo(ration.verdict.check.Verdict.NOT_SHOWN);
         robot.interact(session::undo);
         until(() -> everyText().contains("engine figures assumed"));
     }

@@ -7,12 +7,12 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.model.FuelSystem;
-import ration.model.PortRef;
-import ration.model.Tank;
-import ration.model.VentPlenum;
-import ration.project.ItemEdits;
-import ration.project.Project;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.PortRef;
+import ration.aircraft.model.Tank;
+import ration.aircraft.model.VentPlenum;
+import ration.record.project.ItemEdits;
+import ration.record.project.Project;
 
 /** Open ports are joined by keys alone: a tank with two outlets on a selector, vents to one plenum. */
 class JoiningWindowTest extends WindowHarness {
@@ -48,8 +48,8 @@ class JoiningWindowTest extends WindowHarness {
         keys(KeyCode.ENTER);
         until(() -> session.project().system().selectors().size() == 1);
         Tank tank = session.project().system().tanks().get(0);
-        robot.interact(() ->
-                session.apply(ration.project.Edit.of("Add outlet", p -> p.with(withOutlet(p.system(), tank.id())))));
+        robot.interact(() -> session.apply(
+                ration.record.project.Edit.of("Add outlet", p -> p.with(withOutlet(p.system(), tank.id())))));
         String second =
                 session.project().system().tanks().get(0).outlets().get(1).name();
         pick(tank.id());
@@ -86,7 +86,7 @@ class JoiningWindowTest extends WindowHarness {
      */
     @Test
     void portsAreJoinedByClicks() {
-        robot.interact(() -> session.apply(ration.project.Edit.of(
+        robot.interact(() -> session.apply(ration.record.project.Edit.of(
                 "Take out", p -> p.with(withOutlet(p.system(), "upper").minus("r2")))));
         until(() -> robot.lookup("#port-fuselage-outlet").tryQuery().isPresent()
                 && robot.lookup("#port-upper-outlet-2").tryQuery().isPresent());
@@ -114,7 +114,8 @@ class JoiningWindowTest extends WindowHarness {
                 .system()
                 .runAt(new PortRef("upper", "outlet-2"))
                 .isPresent());
-        assertThat(session.project().system().all(ration.model.Tee.class)).hasSize(1);
+        assertThat(session.project().system().all(ration.aircraft.model.Tee.class))
+                .hasSize(1);
         control(KeyCode.Z);
         until(() -> session.project()
                 .system()

@@ -17,9 +17,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.testfx.framework.junit5.Start;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.Run;
+import ration.aircraft.model.Run;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
 
 /** Nothing that was typed, saved or said is lost: keys held down, fields half written, two windows on one file. */
 class KeepingWorkTest extends WindowHarness {
@@ -76,7 +76,7 @@ class KeepingWorkTest extends WindowHarness {
                 sheet.choose(1, 3);
             });
         }
-        ration.project.Project before = session.project();
+        ration.record.project.Project before = session.project();
         hold(code, typed);
         robot.interact(() -> {});
         if (!session.project().equals(before)) {
@@ -109,17 +109,17 @@ class KeepingWorkTest extends WindowHarness {
     void aRemedyIsTakenOnTheSystemAsItIsNow() {
         robot.clickOn("#ledger-flow");
         until(() -> robot.lookup("#try-0").tryQuery().isPresent());
-        robot.interact(
-                () -> session.apply(ration.project.Edit.onItem("note", "r3", Run.class, r -> r.renamed("R3 renamed"))));
-        var edit = ration.remedy.Remedies.of(
-                        session.shown().get().assessment(), new ration.task.Task(p -> {}, () -> false))
+        robot.interact(() -> session.apply(
+                ration.record.project.Edit.onItem("note", "r3", Run.class, r -> r.renamed("R3 renamed"))));
+        var edit = ration.answer.remedy.Remedies.of(
+                        session.shown().get().assessment(), new ration.base.task.Task(p -> {}, () -> false))
                 .get(0)
                 .edit();
-        robot.interact(() -> session.apply(ration.project.Edit.onItem(
+        robot.interact(() -> session.apply(ration.record.project.Edit.onItem(
                 "length",
                 "r3",
                 Run.class,
-                r -> r.withLength(ration.model.Measured.of(17, ration.quantity.Unit.INCH)))));
+                r -> r.withLength(ration.base.quantity.Measured.of(17, ration.base.quantity.Unit.INCH)))));
         robot.interact(() -> session.apply(edit));
         assertThat(run("r3").name()).isEqualTo("R3 renamed");
         assertThat(run("r3").length().orElseThrow().quantity().value()).isEqualTo(17);
@@ -165,12 +165,12 @@ class KeepingWorkTest extends WindowHarness {
     @Test
     void aSecondWindowsSaveIsNotWrittenOver() throws ProjectFileException, IOException {
         answers.save = folder.resolve("shared");
-        robot.interact(() -> session.apply(ration.project.Edit.of("note", p -> p.withNote("mine"))));
+        robot.interact(() -> session.apply(ration.record.project.Edit.of("note", p -> p.withNote("mine"))));
         control(KeyCode.S);
         until(() -> !session.changed().get());
         Path file = folder.resolve("shared.ration");
         ProjectFile.save(ProjectFile.open(file).withNote("theirs"), file);
-        robot.interact(() -> session.apply(ration.project.Edit.of("note", p -> p.withNote("mine again"))));
+        robot.interact(() -> session.apply(ration.record.project.Edit.of("note", p -> p.withNote("mine again"))));
         control(KeyCode.S);
         until(() -> label("#message").contains("changed on disk")
                 && label("#message").contains("another note"));
@@ -223,7 +223,7 @@ class KeepingWorkTest extends WindowHarness {
         String text = ProjectFile.text(session.project().withTests(List.of()));
         answers.open = Files.writeString(
                 folder.resolve("huge.ration"), text.replaceFirst("\\{", "{\"tests\":[" + tests + "],"));
-        ration.project.Project before = session.project();
+        ration.record.project.Project before = session.project();
         control(KeyCode.O);
         until(() -> label("#message").contains("huge.ration"));
         assertThat(session.project()).isSameAs(before);

@@ -12,14 +12,14 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
+import ration.aircraft.model.Run;
 import ration.desktop.frame.MainWindow;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
 import ration.desktop.session.Worked;
-import ration.file.ProjectFile;
-import ration.model.Run;
-import ration.project.Edit;
-import ration.project.Project;
+import ration.record.file.ProjectFile;
+import ration.record.project.Edit;
+import ration.record.project.Project;
 
 /**
  * Measures in the real window how long it takes from a key that edits a tube (undo and redo of one) until the ledger is

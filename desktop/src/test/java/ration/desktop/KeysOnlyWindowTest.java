@@ -11,19 +11,19 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.check.Verdict;
-import ration.model.CheckBlock;
-import ration.model.FuelSystem;
-import ration.model.Header;
-import ration.model.Item;
-import ration.model.Pump;
-import ration.model.Regulator;
-import ration.model.Run;
-import ration.model.Strainer;
-import ration.model.Tank;
-import ration.model.Tee;
-import ration.model.VentPlenum;
-import ration.project.Project;
+import ration.aircraft.model.CheckBlock;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Header;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Pump;
+import ration.aircraft.model.Regulator;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.Strainer;
+import ration.aircraft.model.Tank;
+import ration.aircraft.model.Tee;
+import ration.aircraft.model.VentPlenum;
+import ration.record.project.Project;
+import ration.verdict.check.Verdict;
 
 /**
  * From the empty sheet, by keys alone: a gravity airframe with two outlets a tank, and a collector sump with shared
@@ -156,7 +156,10 @@ class KeysOnlyWindowTest extends WindowHarness {
         empty();
         press(KeyCode.RIGHT);
         go("carb", system().inlet().orElseThrow());
-        choose(KeyCode.O, "rail", () -> system().inlet().orElseThrow().style() == ration.model.EngineInlet.Style.RAIL);
+        choose(
+                KeyCode.O,
+                "rail",
+                () -> system().inlet().orElseThrow().style() == ration.aircraft.model.EngineInlet.Style.RAIL);
         choose(KeyCode.A, "header", () -> all(Header.class).size() == 1);
         goTo(between(all(Header.class).get(0), system().inlet().orElseThrow()));
         choose(KeyCode.I, "block", () -> all(CheckBlock.class).size() == 1);

@@ -16,12 +16,12 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.evidence.HangarTest;
-import ration.evidence.Standing;
-import ration.evidence.Work;
-import ration.model.LineSize;
-import ration.model.Run;
-import ration.project.Edit;
+import ration.aircraft.model.LineSize;
+import ration.aircraft.model.Run;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Standing;
+import ration.record.evidence.Work;
+import ration.record.project.Edit;
 
 /**
  * The life of one aircraft: a test, a tube changed, the test again, the packet, a hose renewed. By clicks and keys in

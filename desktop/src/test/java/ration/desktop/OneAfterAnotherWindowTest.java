@@ -24,7 +24,7 @@ import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
 import ration.desktop.frame.Page;
 import ration.desktop.session.Worked;
-import ration.project.Pattern;
+import ration.record.project.Pattern;
 
 /** A document opened after another shows what it shows opened alone, on every page. */
 class OneAfterAnotherWindowTest extends WindowHarness {

@@ -26,17 +26,17 @@ import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
+import ration.base.quantity.Unit;
 import ration.desktop.control.Figure;
 import ration.desktop.frame.FileDialogs;
 import ration.desktop.frame.MainWindow;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.project.Edit;
-import ration.quantity.Unit;
-import ration.reading.Reading;
-import ration.reading.Setting;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Edit;
+import ration.record.reading.Reading;
+import ration.record.reading.Setting;
 
 /**
  * Takes the pictures in docs/screenshots from the demo; not a test. Arguments: a folder, then the names of the pictures
@@ -63,15 +63,16 @@ public final class Screenshots {
             s.picked().set("r3");
             fire(scene, "#insert-item");
         });
-        SCENES.put("layout-empty", (s, scene) -> s.show(ration.project.Project.empty(), null));
+        SCENES.put("layout-empty", (s, scene) -> s.show(ration.record.project.Project.empty(), null));
         SCENES.put("patterns", (s, scene) -> {
-            s.show(ration.project.Project.empty(), null);
+            s.show(ration.record.project.Project.empty(), null);
             ((Button) scene.lookup("#start-pattern")).fire();
         });
-        SCENES.put("layout-header", (s, scene) -> s.show(ration.project.Pattern.HEADER_TWO_PUMPS.project(), null));
+        SCENES.put(
+                "layout-header", (s, scene) -> s.show(ration.record.project.Pattern.HEADER_TWO_PUMPS.project(), null));
         SCENES.put("brief", (s, scene) -> fire(scene, "#rail-brief"));
         SCENES.put("layout-metric", (s, scene) -> {
-            s.units().set(ration.quantity.UnitSystem.METRIC);
+            s.units().set(ration.base.quantity.UnitSystem.METRIC);
             s.look(s.project().brief().envelope().attitudes().get(0));
         });
         SCENES.put("flow", (s, scene) -> fire(scene, "#ledger-flow"));
@@ -228,7 +229,7 @@ public final class Screenshots {
             } catch (ProjectFileException e) {
                 throw new IllegalStateException(e);
             }
-            session.units().set(ration.quantity.UnitSystem.US);
+            session.units().set(ration.base.quantity.UnitSystem.US);
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
             PauseTransition settle = new PauseTransition(Duration.millis(

@@ -10,9 +10,9 @@ import javafx.scene.layout.Region;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.condition.Power;
+import ration.aircraft.condition.Power;
 import ration.desktop.frame.Page;
-import ration.file.ProjectFile;
+import ration.record.file.ProjectFile;
 
 /** A window of 1024 x 700: every page keeps inside it, and what finds no room folds and can be opened. */
 class SmallWindowTest extends WindowHarness {

@@ -17,11 +17,11 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.evidence.HangarTest;
-import ration.evidence.Work;
-import ration.model.Tank;
-import ration.model.TankShape;
-import ration.quantity.Unit;
+import ration.aircraft.model.Tank;
+import ration.aircraft.model.TankShape;
+import ration.base.quantity.Unit;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Work;
 
 /** Tanks and hangar tests, by clicks and keys. */
 class TanksWindowTest extends WindowHarness {

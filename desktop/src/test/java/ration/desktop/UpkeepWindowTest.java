@@ -12,8 +12,8 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.upkeep.Part;
-import ration.upkeep.Upkeep;
+import ration.record.upkeep.Part;
+import ration.record.upkeep.Upkeep;
 
 /** Parts with a life, by keys in the real window. */
 class UpkeepWindowTest extends WindowHarness {
@@ -68,12 +68,12 @@ class UpkeepWindowTest extends WindowHarness {
     @Test
     void anEarlierDocumentIsComparedWith() throws Exception {
         answers.open = folder.resolve("before.ration");
-        ration.file.ProjectFile.save(session.project(), answers.open);
-        robot.interact(() -> session.apply(ration.project.Edit.onItem(
+        ration.record.file.ProjectFile.save(session.project(), answers.open);
+        robot.interact(() -> session.apply(ration.record.project.Edit.onItem(
                 "Resize R3",
                 "r3",
-                ration.model.Run.class,
-                r -> r.resized(ration.model.LineSize.parse("3/8 x 0.035 tube")))));
+                ration.aircraft.model.Run.class,
+                r -> r.resized(ration.aircraft.model.LineSize.parse("3/8 x 0.035 tube")))));
         until(() -> !label("#ledger-flow-figure").startsWith("1.12"));
         menu("compare");
         until(() -> label("#message").startsWith("Since then: R3: size was 5/16, now 3/8"));

@@ -11,9 +11,9 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.heat.HeatFigure;
-import ration.heat.Soak;
-import ration.model.Run;
+import ration.aircraft.heat.HeatFigure;
+import ration.aircraft.heat.Soak;
+import ration.aircraft.model.Run;
 
 /** The Vapor page, by clicks and keys. */
 class VaporWindowTest extends WindowHarness {
@@ -73,12 +73,12 @@ class VaporWindowTest extends WindowHarness {
         robot.clickOn("#vapor-figures");
         until(() -> robot.lookup("#zone-lift").tryQuery().isPresent());
         choose("#zone-lift", "Engine bay");
-        until(() -> ration.heat.Zone.ENGINE_BAY.equals(
+        until(() -> ration.aircraft.heat.Zone.ENGINE_BAY.equals(
                 session.project().heat().zones().get("lift")));
         until(() -> robot.lookup("#zone-lift").tryQuery().isPresent()
                 && ((ChoiceBox<?>) node("#zone-lift"))
                         .getValue()
-                        .equals(java.util.Optional.of(ration.heat.Zone.ENGINE_BAY)));
+                        .equals(java.util.Optional.of(ration.aircraft.heat.Zone.ENGINE_BAY)));
         choose("#zone-lift", "By its place");
         until(() -> session.project().heat().zones().isEmpty());
         until(() -> label("#ledger-vapor-figure").equals("13.5 \u00b0F"));
@@ -171,11 +171,11 @@ class VaporWindowTest extends WindowHarness {
         until(() ->
                 ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Clear baseline"));
         until(() -> pieces() > lines);
-        robot.interact(() -> session.apply(ration.project.Edit.of(
+        robot.interact(() -> session.apply(ration.record.project.Edit.of(
                 "Widen",
                 p -> p.with(p.system()
                         .replace(((Run) p.system().item("r3").orElseThrow())
-                                .resized(ration.model.LineSize.parse("1/2 x 0.035 tube")))))));
+                                .resized(ration.aircraft.model.LineSize.parse("1/2 x 0.035 tube")))))));
         until(() -> !label("#ledger-vapor-figure").equals("13.5 \u00b0F"));
         assertThat(Double.parseDouble(label("#ledger-vapor-figure").replaceAll("[^0-9.]", "")))
                 .as("a wider suction line leaves more")

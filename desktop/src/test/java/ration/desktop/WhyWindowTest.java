@@ -7,7 +7,7 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.quantity.UnitSystem;
+import ration.base.quantity.UnitSystem;
 
 /** Asking figures how they came about, by key and by click, in the real window. */
 class WhyWindowTest extends WindowHarness {

@@ -27,15 +27,15 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.util.WaitForAsyncUtils;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.frame.FileDialogs;
 import ration.desktop.frame.MainWindow;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
 import ration.desktop.session.Worked;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.flow.Solves;
-import ration.quantity.UnitSystem;
+import ration.physics.flow.Solves;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
 
 /** The real window with a folder of its own, opened on the demo, and the few things every journey does. */
 @ExtendWith(ApplicationExtension.class)

@@ -18,15 +18,15 @@ import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
-import ration.assess.Assessment;
-import ration.assess.Ledger;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.FlowSender;
-import ration.model.Run;
-import ration.model.Tag;
-import ration.project.Project;
-import ration.quantity.UnitSystem;
+import ration.aircraft.model.FlowSender;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.Tag;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.Ledger;
+import ration.base.quantity.UnitSystem;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
 
 /** The user's main journeys in the real window, by clicks and keys. */
 class WindowTest extends WindowHarness {
@@ -452,14 +452,14 @@ class WindowTest extends WindowHarness {
 
     @Test
     void enterSixRunsByKeyboard() {
-        robot.interact(() -> session.show(ration.project.Pattern.GRAVITY_TEED.project(), null));
-        robot.interact(() -> session.apply(ration.project.Edit.of(
+        robot.interact(() -> session.show(ration.record.project.Pattern.GRAVITY_TEED.project(), null));
+        robot.interact(() -> session.apply(ration.record.project.Edit.of(
                 "bare",
                 p -> p.with(p.system()
                         .minus("r1", "r2", "r3", "r4", "r5")
                         .plus(new FlowSender(
-                                new Tag("sender", "Sender", ration.model.Place.inches(36, 0, 34)),
-                                ration.model.Rated.of(20, 0.1, "maker")))))));
+                                new Tag("sender", "Sender", ration.aircraft.model.Place.inches(36, 0, 34)),
+                                ration.aircraft.model.Rated.of(20, 0.1, "maker")))))));
         robot.clickOn("#rail-runs");
         until(() -> sheet("#runs-sheet").getItems().size() == 1);
         robot.interact(() -> sheet("#runs-sheet").choose(0, 2));
@@ -486,7 +486,7 @@ class WindowTest extends WindowHarness {
                         .value())
                 .isEqualTo(54.5);
         assertThat(session.project().system().runs().get(5).build().construction())
-                .contains(ration.model.Construction.PTFE);
+                .contains(ration.aircraft.model.Construction.PTFE);
         until(() -> figure().endsWith("\u00d7"));
     }
 
@@ -553,7 +553,7 @@ class WindowTest extends WindowHarness {
                 && c.getTableView().getColumns().indexOf(c.getTableColumn()) == 6);
         until(() -> sheet("#runs-sheet").getEditingCell() != null);
         assertThat(((javafx.scene.control.TextField) node(".sheet-field")).getText())
-                .startsWith(ration.quantity.UnitSystem.figure(before, 0));
+                .startsWith(ration.base.quantity.UnitSystem.figure(before, 0));
         keys(KeyCode.ENTER);
         until(() -> sheet("#runs-sheet").getEditingCell() == null);
         assertThat(length("r2")).isEqualTo(before);
@@ -565,9 +565,9 @@ class WindowTest extends WindowHarness {
      */
     @Test
     void rowsAreWrittenAsFastAsAHandCan() {
-        robot.interact(() -> session.show(ration.project.Pattern.GRAVITY_TEED.project(), null));
+        robot.interact(() -> session.show(ration.record.project.Pattern.GRAVITY_TEED.project(), null));
         robot.interact(() -> session.apply(
-                ration.project.Edit.of("bare", p -> p.with(p.system().minus("r1", "r2", "r3", "r4", "r5")))));
+                ration.record.project.Edit.of("bare", p -> p.with(p.system().minus("r1", "r2", "r3", "r4", "r5")))));
         robot.clickOn("#rail-runs");
         until(() -> sheet("#runs-sheet").getItems().size() == 1);
         robot.interact(() -> sheet("#runs-sheet").choose(0, 2));
@@ -637,7 +637,8 @@ class WindowTest extends WindowHarness {
         control(KeyCode.V);
         until(() -> label("#runs-said").startsWith("3 cells taken. 1 not: Row 3: Clearance"));
         until(() -> session.shown().get().assessment().findings().stream()
-                .anyMatch(f -> f.id().equals("build.supports.r3") && f.verdict() == ration.check.Verdict.FAILS));
+                .anyMatch(
+                        f -> f.id().equals("build.supports.r3") && f.verdict() == ration.verdict.check.Verdict.FAILS));
         robot.interact(() -> sheet("#runs-sheet").choose(2, 1));
         until(() -> textsOf("#runs-side").contains("Clamp spacing, R3"));
         control(KeyCode.Z);
@@ -680,9 +681,10 @@ class WindowTest extends WindowHarness {
     void aPatternStartsAnEmptySheetAndAReturnIsLedBack() {
         control(KeyCode.N);
         until(() -> texts().contains("Add what feeds the engine"));
-        robot.interact(() -> session.apply(ration.project.Edit.of(
+        robot.interact(() -> session.apply(ration.record.project.Edit.of(
                 "Say the power",
-                p -> p.with(p.brief().withPower(ration.quantity.Quantity.of(128, ration.quantity.Unit.HORSEPOWER))))));
+                p -> p.with(p.brief()
+                        .withPower(ration.base.quantity.Quantity.of(128, ration.base.quantity.Unit.HORSEPOWER))))));
         focusDrawing();
         keys(KeyCode.P);
         until(() -> node("#chooser").isVisible());
@@ -691,7 +693,7 @@ class WindowTest extends WindowHarness {
         assertThat(session.project().brief().power().quantity().value())
                 .as("what was said stays said")
                 .isEqualTo(128);
-        assertThat(session.project().brief().delivery()).isEqualTo(ration.project.Brief.Delivery.PUMP);
+        assertThat(session.project().brief().delivery()).isEqualTo(ration.record.project.Brief.Delivery.PUMP);
         robot.interact(() -> session.picked().set("rail"));
         focusDrawing();
         keys(KeyCode.R);

@@ -14,9 +14,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import ration.assess.AirMoves;
-import ration.assess.Assessment;
-import ration.breathing.SamplingCard;
+import ration.aircraft.model.Item;
+import ration.answer.assess.AirMoves;
+import ration.answer.assess.Assessment;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.LivePage;
@@ -25,9 +25,9 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.PicturePane;
 import ration.desktop.style.Tokens;
-import ration.drawing.AirPicture;
-import ration.drawing.Picture;
-import ration.model.Item;
+import ration.physics.breathing.SamplingCard;
+import ration.publish.drawing.AirPicture;
+import ration.publish.drawing.Picture;
 
 /** Air and water: the vents in front, the wet lines behind, and where water and vapor gather. */
 public final class AirPage extends LivePage {

@@ -5,15 +5,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import ration.assess.AirAnswer;
-import ration.assess.Assessment;
-import ration.breathing.SamplingCard;
-import ration.check.Check;
-import ration.check.Finding;
-import ration.model.Item;
-import ration.model.VentPlenum;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.VentPlenum;
+import ration.answer.assess.AirAnswer;
+import ration.answer.assess.Assessment;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.UnitSystem;
+import ration.physics.breathing.SamplingCard;
+import ration.verdict.check.Check;
+import ration.verdict.check.Finding;
 
 /**
  * What the card of the page says, before any of it is a node.

@@ -22,6 +22,10 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.scene.transform.Rotate;
+import ration.base.fluid.FuelGrade;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Cover;
@@ -31,16 +35,12 @@ import ration.desktop.control.RowBox;
 import ration.desktop.control.Silhouette;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.fluid.FuelGrade;
-import ration.model.Measured;
-import ration.project.Brief;
-import ration.project.Edit;
-import ration.project.Practice;
-import ration.project.Unsaid;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.standard.Standard;
-import ration.words.Term;
+import ration.record.project.Brief;
+import ration.record.project.Edit;
+import ration.record.project.Practice;
+import ration.record.project.Unsaid;
+import ration.verdict.standard.Standard;
+import ration.verdict.words.Term;
 
 /** The job: what the engine takes, the attitudes flown, the fuel, and what all is judged by. */
 public final class BriefPage extends ScrollPane implements Arriving {

@@ -4,15 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import ration.fluid.Fluid;
-import ration.model.Measured;
-import ration.project.Brief;
-import ration.project.Project;
-import ration.project.Unsaid;
-import ration.quantity.Dimension;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
+import ration.base.fluid.Fluid;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.record.project.Brief;
+import ration.record.project.Project;
+import ration.record.project.Unsaid;
 
 /** What the page says of the job, before any of it is a node; and what can be entered of it. */
 record BriefWords(Project project, UnitSystem units) {

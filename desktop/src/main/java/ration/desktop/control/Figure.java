@@ -7,7 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
-import ration.why.Why;
+import ration.verdict.why.Why;
 
 /**
  * A figure that tells on a click, or on Enter or Space, how it came about; one that has no derivation is a plain label.

@@ -6,11 +6,11 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import ration.check.Check;
-import ration.check.Finding;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.style.NotchBar;
-import ration.quantity.UnitSystem;
-import ration.words.Term;
+import ration.verdict.check.Check;
+import ration.verdict.check.Finding;
+import ration.verdict.words.Term;
 
 /** One finding in words: title and verdict, what was found, what to do, where the requirement comes from. */
 public final class FindingBox extends ColumnBox {

@@ -7,7 +7,7 @@ import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Shape;
 import javafx.scene.shape.StrokeLineJoin;
 import ration.desktop.style.Tokens;
-import ration.drawing.Ink;
+import ration.publish.drawing.Ink;
 
 /** A plain aircraft in outline, nose to the right or seen from behind, to show an attitude at a glance. */
 public final class Silhouette {

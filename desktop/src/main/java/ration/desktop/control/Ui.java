@@ -16,8 +16,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import ration.check.Verdict;
-import ration.words.Term;
+import ration.verdict.check.Verdict;
+import ration.verdict.words.Term;
 
 /** The few things every view builds in the same way. */
 public final class Ui {

@@ -3,7 +3,7 @@ package ration.desktop.control;
 import javafx.event.Event;
 import javafx.event.EventTarget;
 import javafx.event.EventType;
-import ration.why.Why;
+import ration.verdict.why.Why;
 
 /** Somebody asked how a figure came about; the window answers. */
 public final class WhyEvent extends Event {

@@ -5,13 +5,13 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import ration.check.Finding;
-import ration.check.Verdict;
-import ration.fault.Catalogue;
-import ration.fault.FaultAnswer;
-import ration.fault.FaultAnswer.Group;
-import ration.fault.FaultSum;
-import ration.quantity.UnitSystem;
+import ration.answer.fault.Catalogue;
+import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultAnswer.Group;
+import ration.answer.fault.FaultSum;
+import ration.base.quantity.UnitSystem;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Verdict;
 
 /**
  * What the page says of the faults that were worked out, before any of it is a node.

@@ -15,8 +15,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import ration.assess.Assessment;
-import ration.check.Verdict;
+import ration.answer.assess.Assessment;
+import ration.answer.drawdown.Lasting;
+import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultAnswer.Group;
+import ration.answer.fault.FaultRemedies;
+import ration.answer.fault.FaultRemedy;
+import ration.answer.fault.FaultSearch;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
@@ -25,15 +31,9 @@ import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.desktop.style.PicturePane;
-import ration.drawdown.Lasting;
-import ration.drawing.LastingPicture;
-import ration.drawing.Picture;
-import ration.fault.FaultAnswer;
-import ration.fault.FaultAnswer.Group;
-import ration.fault.FaultRemedies;
-import ration.fault.FaultRemedy;
-import ration.fault.FaultSearch;
-import ration.quantity.UnitSystem;
+import ration.publish.drawing.LastingPicture;
+import ration.publish.drawing.Picture;
+import ration.verdict.check.Verdict;
 
 /** One part fails. */
 public final class FaultsPage extends LivePage {

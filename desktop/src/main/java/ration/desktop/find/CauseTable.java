@@ -9,11 +9,11 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import ration.answer.find.Explanation;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
-import ration.drawing.Ink;
-import ration.find.Explanation;
+import ration.publish.drawing.Ink;
 
 /** What explains the readings, the likeliest first: share of belief, and how each reading fits. */
 final class CauseTable extends ColumnBox {

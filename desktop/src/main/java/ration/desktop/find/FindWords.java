@@ -6,13 +6,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import ration.drawing.ReadPlaces;
-import ration.find.CauseKind;
-import ration.find.Explanation;
-import ration.find.NextReading;
-import ration.model.FuelSystem;
-import ration.quantity.UnitSystem;
-import ration.reading.Reading;
+import ration.aircraft.model.FuelSystem;
+import ration.answer.find.CauseKind;
+import ration.answer.find.Explanation;
+import ration.answer.find.NextReading;
+import ration.base.quantity.UnitSystem;
+import ration.publish.drawing.ReadPlaces;
+import ration.record.reading.Reading;
 
 /**
  * What the page says of the causes weighed, before any of it is a node.

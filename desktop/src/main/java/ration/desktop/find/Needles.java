@@ -9,14 +9,14 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.util.Duration;
-import ration.condition.Condition;
+import ration.aircraft.condition.Condition;
+import ration.aircraft.model.Item;
+import ration.answer.find.Rig;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.find.Rig;
-import ration.model.Item;
-import ration.quantity.UnitSystem;
 
 /**
  * The rig runs: what its needles show, a second after the other, as the conditions bar is set. Nothing of it is

@@ -5,12 +5,12 @@ import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import ration.answer.find.NextReading;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
-import ration.find.NextReading;
-import ration.quantity.UnitSystem;
-import ration.reading.Reading;
+import ration.record.reading.Reading;
 
 /** What to read next: what it may read, what that would leave, the work and the caution. */
 final class NextCard extends ColumnBox {

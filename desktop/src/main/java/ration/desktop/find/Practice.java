@@ -3,9 +3,9 @@ package ration.desktop.find;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import ration.answer.find.Rig;
 import ration.desktop.session.LongWork;
-import ration.find.Rig;
-import ration.reading.Reading;
+import ration.record.reading.Reading;
 
 /**
  * A search in an aircraft that the program plays: what was asked of it so far. Nothing of it goes into the document.

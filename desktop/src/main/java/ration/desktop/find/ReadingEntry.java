@@ -6,15 +6,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import ration.condition.Condition;
-import ration.find.Explanation;
-import ration.model.FuelSystem;
-import ration.project.Edit;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
-import ration.reading.Reading;
-import ration.reading.Setting;
+import ration.aircraft.condition.Condition;
+import ration.aircraft.model.FuelSystem;
+import ration.answer.find.Explanation;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.record.project.Edit;
+import ration.record.reading.Reading;
+import ration.record.reading.Setting;
 
 /**
  * What a reading is entered as, and how those entered are told, before any of it is a node.

@@ -17,15 +17,15 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import ration.condition.Condition;
+import ration.aircraft.condition.Condition;
+import ration.aircraft.model.FuelSystem;
+import ration.answer.find.Explanation;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.find.Explanation;
-import ration.model.FuelSystem;
-import ration.reading.Reading;
-import ration.reading.Setting;
+import ration.record.reading.Reading;
+import ration.record.reading.Setting;
 
 /** The readings so far, and the line on which the next is entered: as the conditions bar is set. */
 final class ReadingLog extends ColumnBox {

@@ -15,28 +15,28 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import ration.assess.Assessment;
-import ration.check.Verdict;
+import ration.aircraft.flight.FlightPlan;
+import ration.aircraft.flight.Phase;
+import ration.aircraft.model.Item;
+import ration.answer.assess.Assessment;
+import ration.answer.drawdown.Flight;
+import ration.answer.drawdown.FlightVapor;
+import ration.answer.drawdown.OnBoth;
+import ration.answer.drawdown.UsualFlight;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
-import ration.drawdown.Flight;
-import ration.drawdown.FlightVapor;
-import ration.drawdown.OnBoth;
-import ration.drawdown.UsualFlight;
-import ration.flight.FlightPlan;
-import ration.flight.Phase;
-import ration.model.Item;
-import ration.model.Measured;
-import ration.project.Edit;
-import ration.project.Project;
-import ration.quantity.Dimension;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
+import ration.record.project.Edit;
+import ration.record.project.Project;
+import ration.verdict.check.Verdict;
 
 /** Beside the flight: how it ends, its phases to be changed, when to switch. */
 final class FlightCard extends ColumnBox {
@@ -288,8 +288,9 @@ final class FlightCard extends ColumnBox {
         boost.setId("phase-boost");
         boost.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         boost.setAccessibleText("Electric feed pumps on");
-        boost.setVisible(
-                !ration.topology.Topology.of(project.system()).feedPumps().isEmpty());
+        boost.setVisible(!ration.aircraft.topology.Topology.of(project.system())
+                .feedPumps()
+                .isEmpty());
         boost.managedProperty().bind(boost.visibleProperty());
         boost.setSelected(p.boost());
         boost.setOnAction(e -> edit("Set boost pump", plan -> change(plan, n, x -> x.withBoost(boost.isSelected()))));

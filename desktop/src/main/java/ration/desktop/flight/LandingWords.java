@@ -3,17 +3,17 @@ package ration.desktop.flight;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import ration.assess.Assessment;
-import ration.check.Finding;
-import ration.check.Verdict;
-import ration.drawdown.Flight;
-import ration.drawdown.FlightEvent;
-import ration.drawdown.FlightTable;
-import ration.drawdown.FlightVapor;
-import ration.drawdown.OnBoth;
-import ration.model.Item;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
+import ration.aircraft.model.Item;
+import ration.answer.assess.Assessment;
+import ration.answer.drawdown.Flight;
+import ration.answer.drawdown.FlightEvent;
+import ration.answer.drawdown.FlightTable;
+import ration.answer.drawdown.FlightVapor;
+import ration.answer.drawdown.OnBoth;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.UnitSystem;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Verdict;
 
 /**
  * What the card says of how a flight ends, before any of it is a node.

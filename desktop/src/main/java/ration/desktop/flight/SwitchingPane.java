@@ -12,23 +12,23 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import ration.aircraft.flight.FlightPlan;
+import ration.aircraft.flight.Switching;
+import ration.aircraft.model.Selector;
+import ration.answer.drawdown.Flight;
+import ration.answer.drawdown.FlightTable;
+import ration.answer.drawdown.UsualFlight;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.drawdown.Flight;
-import ration.drawdown.FlightTable;
-import ration.drawdown.UsualFlight;
-import ration.flight.FlightPlan;
-import ration.flight.Switching;
-import ration.model.Measured;
-import ration.model.Selector;
-import ration.project.Project;
-import ration.quantity.Dimension;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
+import ration.record.project.Project;
 
 /** When to switch to what: the figures of the rule, the timetable that came of it, steps by hand. */
 final class SwitchingPane extends ColumnBox {

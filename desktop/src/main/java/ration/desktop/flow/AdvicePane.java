@@ -9,18 +9,18 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import ration.assess.Assessment;
-import ration.assess.Draws;
-import ration.check.Verdict;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.Draws;
+import ration.answer.remedy.Chance;
+import ration.answer.remedy.Remedies;
+import ration.answer.remedy.Remedy;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
-import ration.remedy.Chance;
-import ration.remedy.Remedies;
-import ration.remedy.Remedy;
+import ration.verdict.check.Verdict;
 
 /** What would buy margin, each with Try, and how sure the margin is; found in the background and stoppable. */
 final class AdvicePane extends ColumnBox {

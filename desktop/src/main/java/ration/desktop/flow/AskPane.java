@@ -7,18 +7,18 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import ration.ask.HowSteep;
-import ration.ask.WhichTank;
-import ration.assess.Assessment;
-import ration.condition.Condition;
+import ration.aircraft.condition.Condition;
+import ration.answer.ask.HowSteep;
+import ration.answer.ask.WhichTank;
+import ration.answer.assess.Assessment;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.PicturePane;
-import ration.drawing.Picture;
-import ration.drawing.SteepPicture;
-import ration.quantity.UnitSystem;
+import ration.publish.drawing.Picture;
+import ration.publish.drawing.SteepPicture;
 
 /**
  * How steep the case may climb on what is left; which of several open tanks feeds faster and why. Worked out behind the
@@ -60,7 +60,7 @@ final class AskPane extends StackPane {
         getChildren().add(all);
     }
 
-    private ration.project.Brief.Envelope brief() {
+    private ration.record.project.Brief.Envelope brief() {
         return session.shown().get().project().brief().envelope();
     }
 

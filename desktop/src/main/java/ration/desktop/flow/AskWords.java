@@ -3,14 +3,14 @@ package ration.desktop.flow;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import ration.ask.HowSteep;
-import ration.ask.WhichTank;
-import ration.condition.Condition;
-import ration.drawing.SteepPicture;
-import ration.model.Item;
-import ration.project.Project;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
+import ration.aircraft.condition.Condition;
+import ration.aircraft.model.Item;
+import ration.answer.ask.HowSteep;
+import ration.answer.ask.WhichTank;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.UnitSystem;
+import ration.publish.drawing.SteepPicture;
+import ration.record.project.Project;
 
 /** What the answers to the page's questions say, before any of it is a node. */
 record AskWords(Project project, Condition condition, UnitSystem units) {

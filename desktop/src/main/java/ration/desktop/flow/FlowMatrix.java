@@ -16,16 +16,16 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.PumpSet;
-import ration.check.Verdict;
-import ration.condition.Attitude;
-import ration.condition.Condition;
+import ration.aircraft.condition.Attitude;
+import ration.aircraft.condition.Condition;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.PumpSet;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
+import ration.verdict.check.Verdict;
 
 /**
  * Margin by attitude, handle position and contents. Pump sets and dirty filters are chosen above it; at first each cell

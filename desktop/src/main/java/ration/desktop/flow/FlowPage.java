@@ -13,10 +13,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.check.Finding;
-import ration.check.Verdict;
+import ration.aircraft.model.FuelSystem;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
@@ -25,13 +25,13 @@ import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.desktop.style.PicturePane;
 import ration.desktop.style.Tokens;
-import ration.drawing.HeadBudget;
-import ration.drawing.PathProfile;
-import ration.drawing.Picture;
-import ration.drawing.TextMeasure;
-import ration.model.FuelSystem;
-import ration.quantity.UnitSystem;
-import ration.words.Term;
+import ration.publish.drawing.HeadBudget;
+import ration.publish.drawing.PathProfile;
+import ration.publish.drawing.Picture;
+import ration.publish.drawing.TextMeasure;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Verdict;
+import ration.verdict.words.Term;
 
 /** Flow: which case governs, what happens along its path, where the head goes, what to change. */
 public final class FlowPage extends LivePage {

@@ -5,17 +5,17 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.check.Check;
-import ration.check.Finding;
-import ration.check.Verdict;
-import ration.flow.FlowAnswer;
-import ration.project.Brief;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
-import ration.remedy.Chance;
-import ration.remedy.Remedy;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.remedy.Chance;
+import ration.answer.remedy.Remedy;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.UnitSystem;
+import ration.physics.flow.FlowAnswer;
+import ration.record.project.Brief;
+import ration.verdict.check.Check;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Verdict;
 
 /**
  * What the page says of flow beside its pictures, before any of it is a node.
@@ -140,6 +140,6 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
      * shown.
      */
     Verdict sureVerdict(Chance c) {
-        return a.flowVerdict().worse(ration.assess.Sureness.ofShare(c.share()));
+        return a.flowVerdict().worse(ration.answer.assess.Sureness.ofShare(c.share()));
     }
 }

@@ -9,15 +9,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.PumpSet;
-import ration.check.Verdict;
-import ration.condition.Attitude;
-import ration.condition.Condition;
-import ration.condition.Contents;
-import ration.project.Brief;
-import ration.quantity.UnitSystem;
+import ration.aircraft.condition.Attitude;
+import ration.aircraft.condition.Condition;
+import ration.aircraft.condition.Contents;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.PumpSet;
+import ration.base.quantity.UnitSystem;
+import ration.record.project.Brief;
+import ration.verdict.check.Verdict;
 
 /**
  * What the matrix of cases says, before any of it is a node.

@@ -10,8 +10,8 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Home;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
-import ration.file.ProjectFile;
-import ration.project.Project;
+import ration.record.file.ProjectFile;
+import ration.record.project.Project;
 
 /** Opening, saving and leaving documents: nothing half written and nothing unsaved is lost without a question. */
 final class Documents {

@@ -11,10 +11,10 @@ import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import javafx.application.Platform;
-import ration.acceptance.SignOff;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.Comparison;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.Comparison;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.runs.RunsPage;
 import ration.desktop.session.LongWork;
@@ -24,19 +24,19 @@ import ration.desktop.signoff.SignOffPage;
 import ration.desktop.style.Tokens;
 import ration.desktop.upkeep.UpkeepPage;
 import ration.desktop.vapor.SoakPane;
-import ration.export.EpanetInp;
-import ration.export.MatrixCsv;
-import ration.export.Packet;
-import ration.export.PictureSvg;
-import ration.export.PrintedSheets;
-import ration.export.UpkeepFiles;
-import ration.file.FileTrouble;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.file.SafeWrite;
-import ration.project.Edit;
-import ration.project.Project;
-import ration.quantity.UnitSystem;
+import ration.publish.export.EpanetInp;
+import ration.publish.export.MatrixCsv;
+import ration.publish.export.Packet;
+import ration.publish.export.PictureSvg;
+import ration.publish.export.PrintedSheets;
+import ration.publish.export.UpkeepFiles;
+import ration.record.acceptance.SignOff;
+import ration.record.file.FileTrouble;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.file.SafeWrite;
+import ration.record.project.Edit;
+import ration.record.project.Project;
 
 /** Files beside the document: tables read and written, drawings and sheets written. */
 final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, SignOffPage.Papers {
@@ -120,12 +120,11 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     @Override
     public void testCards() {
         Assessment a = assessment();
-        if (a.program().tests().stream()
-                .allMatch(p -> p.counts() || !p.wanted().asked())) {
+        if (a.program().tests().stream().allMatch(p -> p.counts() || !p.wanted().asked())) {
             session.say("All tests are done: no cards to print.");
             return;
         }
-        write(named("cards"), FileDialogs.Kind.PDF, now -> ration.export.TestCards.of(a, now.units()));
+        write(named("cards"), FileDialogs.Kind.PDF, now -> ration.publish.export.TestCards.of(a, now.units()));
     }
 
     @Override
@@ -140,20 +139,20 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
                 .ifPresent(t -> write(
                         named("gauge-" + tank),
                         FileDialogs.Kind.PDF,
-                        now -> ration.export.GaugeCard.pdf(now.project(), t, now.units())));
+                        now -> ration.publish.export.GaugeCard.pdf(now.project(), t, now.units())));
     }
 
     /** Every drain in walk-round order, to tick off. */
     void samplingCard() {
-        write(named("sampling"), FileDialogs.Kind.PDF, now -> ration.export.SamplingPdf.of(now.project()));
+        write(named("sampling"), FileDialogs.Kind.PDF, now -> ration.publish.export.SamplingPdf.of(now.project()));
     }
 
     /** When to switch to what. */
-    void switchingCard(ration.drawdown.Flight flight) {
+    void switchingCard(ration.answer.drawdown.Flight flight) {
         write(
                 named("switching"),
                 FileDialogs.Kind.PDF,
-                now -> ration.export.SwitchingPdf.of(now.project(), flight, now.units()));
+                now -> ration.publish.export.SwitchingPdf.of(now.project(), flight, now.units()));
     }
 
     /** The packet for the inspector; made beside the window, which can stop it. */
@@ -258,7 +257,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             write(
                     named("preflight"),
                     FileDialogs.Kind.PDF,
-                    now -> ration.export.PreflightPdf.of(now.assessment(), now.units()));
+                    now -> ration.publish.export.PreflightPdf.of(now.assessment(), now.units()));
             return;
         }
         write(

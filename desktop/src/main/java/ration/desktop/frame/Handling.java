@@ -2,15 +2,15 @@ package ration.desktop.frame;
 
 import java.util.List;
 import java.util.stream.Collectors;
-import ration.condition.Attitude;
-import ration.condition.Condition;
-import ration.model.Item;
-import ration.model.Pump;
-import ration.model.Selector;
-import ration.model.ShutOff;
-import ration.model.SomeKinds;
-import ration.project.Project;
-import ration.quantity.UnitSystem;
+import ration.aircraft.condition.Attitude;
+import ration.aircraft.condition.Condition;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Pump;
+import ration.aircraft.model.Selector;
+import ration.aircraft.model.ShutOff;
+import ration.aircraft.model.SomeKinds;
+import ration.base.quantity.UnitSystem;
+import ration.record.project.Project;
 
 /**
  * What the hands on the conditions bar make of the case looked at, before any of it is a node. Nothing here changes the

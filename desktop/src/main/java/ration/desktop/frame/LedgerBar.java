@@ -11,17 +11,17 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
-import ration.assess.Ledger;
-import ration.check.Verdict;
+import ration.answer.assess.Ledger;
+import ration.answer.fault.FaultSum;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Figure;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
-import ration.fault.FaultSum;
-import ration.upkeep.Due;
-import ration.words.Term;
+import ration.record.upkeep.Due;
+import ration.verdict.check.Verdict;
+import ration.verdict.words.Term;
 
 /** The four figures that are always in view. */
 final class LedgerBar extends RowBox {

@@ -18,7 +18,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
-import ration.condition.Condition;
+import ration.aircraft.condition.Condition;
+import ration.answer.fault.FaultAnswer;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
@@ -28,7 +29,6 @@ import ration.desktop.control.WhyEvent;
 import ration.desktop.session.Message;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
-import ration.fault.FaultAnswer;
 
 /** The window: strip, rail, page, conditions; the document's commands and the keys that work everywhere. */
 public final class MainWindow {

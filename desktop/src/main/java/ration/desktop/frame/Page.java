@@ -1,9 +1,9 @@
 package ration.desktop.frame;
 
 import java.util.Set;
-import ration.check.Check;
-import ration.check.Check.Topic;
-import ration.check.Finding;
+import ration.verdict.check.Check;
+import ration.verdict.check.Check.Topic;
+import ration.verdict.check.Finding;
 
 /** The pages of this version, in the order of the job. */
 public enum Page {

@@ -33,9 +33,9 @@ final class Pages {
     interface Asked {
 
         /** The case of a failure, with the failure in it. */
-        void fault(ration.fault.FaultAnswer f);
+        void fault(ration.answer.fault.FaultAnswer f);
 
-        void look(ration.condition.Condition c);
+        void look(ration.aircraft.condition.Condition c);
 
         /** An item on the layout. */
         void item(String id);

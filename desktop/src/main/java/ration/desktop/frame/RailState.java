@@ -5,14 +5,14 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import ration.assess.Assessment;
-import ration.check.Finding;
-import ration.check.Verdict;
-import ration.drawdown.Flight;
-import ration.fault.FaultAnswer;
-import ration.fault.FaultSum;
-import ration.project.Unsaid;
-import ration.upkeep.Due;
+import ration.answer.assess.Assessment;
+import ration.answer.drawdown.Flight;
+import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultSum;
+import ration.record.project.Unsaid;
+import ration.record.upkeep.Due;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Verdict;
 
 /**
  * What the rail says of each page. A page of which nothing is known is Not shown, never Holds.

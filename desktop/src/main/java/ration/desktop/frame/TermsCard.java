@@ -10,7 +10,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
-import ration.words.Term;
+import ration.verdict.words.Term;
 
 /** The words of the trade in a sentence each: those of the page shown first, then the others. */
 final class TermsCard extends StackPane {

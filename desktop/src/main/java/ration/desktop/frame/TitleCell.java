@@ -18,9 +18,9 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.file.ProjectFile;
-import ration.project.Brief;
-import ration.project.Project;
+import ration.record.file.ProjectFile;
+import ration.record.project.Brief;
+import ration.record.project.Project;
 
 /** The name of the aircraft at the upper left, and under it the document's menu. */
 final class TitleCell extends Button {

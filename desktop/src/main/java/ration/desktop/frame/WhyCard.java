@@ -13,12 +13,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.quantity.UnitSystem;
-import ration.why.Why;
+import ration.verdict.why.Why;
 
 /** How a figure came about; each figure it was made of can be asked in turn, and the way back is open. */
 final class WhyCard extends StackPane {

@@ -3,20 +3,20 @@ package ration.desktop.hangar;
 import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Optional;
-import ration.assess.Assessment;
-import ration.evidence.HangarTest;
-import ration.evidence.Standing;
-import ration.evidence.TestKind;
-import ration.evidence.Work;
-import ration.model.Measured;
-import ration.project.Edit;
-import ration.project.Project;
-import ration.proof.Fit;
-import ration.proof.TestProgram;
-import ration.proof.Wanted;
-import ration.quantity.Dimension;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
+import ration.answer.assess.Assessment;
+import ration.answer.proof.Fit;
+import ration.answer.proof.TestProgram;
+import ration.answer.proof.Wanted;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Standing;
+import ration.record.evidence.TestKind;
+import ration.record.evidence.Work;
+import ration.record.project.Edit;
+import ration.record.project.Project;
 
 /**
  * Which test of the program is picked and which record is open on the bench. Immutable.
@@ -78,8 +78,8 @@ record Bench(String picked, String open) {
                 .filter(s -> s == Standing.State.STALE)
                 .count();
         long broken = p.tests().stream().filter(t -> !t.progress().done()).count();
-        return program.counting() + " of " + program.asked() + " valid"
-                + (stale > 0 ? ", " + stale + " outdated" : "") + (broken > 0 ? ", " + broken + " in progress" : "");
+        return program.counting() + " of " + program.asked() + " valid" + (stale > 0 ? ", " + stale + " outdated" : "")
+                + (broken > 0 ? ", " + broken + " in progress" : "");
     }
 
     /** An id that no record has. */

@@ -11,19 +11,19 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import ration.assess.Assessment;
-import ration.check.Verdict;
+import ration.answer.assess.Assessment;
+import ration.answer.proof.TestProgram;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
-import ration.evidence.HangarTest;
-import ration.evidence.TestKind;
-import ration.evidence.Work;
-import ration.file.Attachments;
-import ration.proof.TestProgram;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.TestKind;
+import ration.record.evidence.Work;
+import ration.record.file.Attachments;
+import ration.verdict.check.Verdict;
 
 /** Beside the test in hand: what is asked and predicted, its runs, what is on record, what it closes. */
 final class BesidePane extends ColumnBox {

@@ -4,18 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import ration.assess.Assessment;
-import ration.check.Verdict;
-import ration.evidence.HangarTest;
-import ration.evidence.Named;
-import ration.evidence.Readout;
-import ration.evidence.Standing;
-import ration.evidence.Work;
-import ration.project.Project;
-import ration.proof.Outcome;
-import ration.proof.TestProgram;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
+import ration.answer.assess.Assessment;
+import ration.answer.proof.Outcome;
+import ration.answer.proof.TestProgram;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.UnitSystem;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Named;
+import ration.record.evidence.Readout;
+import ration.record.evidence.Standing;
+import ration.record.evidence.Work;
+import ration.record.project.Project;
+import ration.verdict.check.Verdict;
 
 /** What stands beside the test in hand, before any of it is a node. */
 record BesideWords(Project project, Assessment a, UnitSystem units) {

@@ -14,30 +14,28 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import ration.assess.Assessment;
+import ration.answer.assess.Assessment;
+import ration.answer.proof.Fit;
+import ration.answer.proof.StandIn;
+import ration.answer.proof.TestProgram;
+import ration.answer.proof.Wanted;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
-import ration.evidence.HangarTest;
-import ration.evidence.Work;
-import ration.file.Attachments;
-import ration.file.ProjectFileException;
-import ration.file.TestsCsv;
-import ration.project.Edit;
-import ration.project.Project;
-import ration.proof.Fit;
-import ration.proof.TestProgram;
-import ration.proof.StandIn;
-import ration.proof.Wanted;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Work;
+import ration.record.file.Attachments;
+import ration.record.file.ProjectFileException;
+import ration.record.file.TestsCsv;
+import ration.record.project.Edit;
+import ration.record.project.Project;
 
-/**
- * Hangar tests: the program to the left, the test at hand in the middle, readings and what it closes to the right.
- */
+/** Hangar tests: the program to the left, the test at hand in the middle, readings and what it closes to the right. */
 public final class HangarPage extends LivePage {
 
     /** What the page asks of the window. */

@@ -1,8 +1,8 @@
 package ration.desktop.hangar;
 
 import java.util.Locale;
-import ration.proof.TestProgram;
-import ration.quantity.UnitSystem;
+import ration.answer.proof.TestProgram;
+import ration.base.quantity.UnitSystem;
 
 /** What a test that is not begun says of itself. */
 record Invitation(TestProgram.Proof proof, UnitSystem units) {

@@ -16,13 +16,13 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
-import ration.quantity.Dimension;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
-import ration.reading.Live;
+import ration.record.reading.Live;
 
 /**
  * Readings as they come, with their age: from a growing file, a port of this machine, or the stand-in; a steady mean

@@ -1,8 +1,8 @@
 package ration.desktop.hangar;
 
 import java.util.function.UnaryOperator;
-import ration.evidence.HangarTest;
-import ration.evidence.Work;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Work;
 
 /** Changes of a record, each of the record as it stands when it is made. */
 final class Recording {

@@ -15,19 +15,19 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import ration.check.Verdict;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.style.NotchBar;
-import ration.evidence.Form;
-import ration.evidence.Grade;
-import ration.evidence.HangarTest;
-import ration.evidence.Procedure;
-import ration.evidence.Work;
-import ration.model.Measured;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
+import ration.record.evidence.Form;
+import ration.record.evidence.Grade;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Procedure;
+import ration.record.evidence.Work;
+import ration.verdict.check.Verdict;
 
 /** The entries of a test that has a form: figures, repeats, pieces looked at. */
 final class SheetEntry {

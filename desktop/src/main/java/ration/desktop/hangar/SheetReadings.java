@@ -7,15 +7,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import ration.evidence.Form;
-import ration.evidence.Grade;
-import ration.evidence.HangarTest;
-import ration.evidence.Work;
-import ration.model.Measured;
-import ration.quantity.Dimension;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.record.evidence.Form;
+import ration.record.evidence.Grade;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Work;
 
 /**
  * What can be entered of a test that has a form, and what that changes of the record.

@@ -12,10 +12,10 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.util.function.Supplier;
-import ration.file.FileTrouble;
-import ration.proof.StandIn;
-import ration.reading.LineCutter;
-import ration.reading.Live;
+import ration.answer.proof.StandIn;
+import ration.record.file.FileTrouble;
+import ration.record.reading.LineCutter;
+import ration.record.reading.Live;
 
 /** Where live readings come from: read by a thread of its own until it is closed. */
 final class Source implements AutoCloseable {

@@ -6,16 +6,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import ration.assess.Assessment;
-import ration.evidence.HangarTest;
-import ration.evidence.Named;
-import ration.evidence.Procedure;
-import ration.evidence.Readout;
-import ration.evidence.Standing;
-import ration.evidence.Work;
-import ration.project.Project;
-import ration.proof.Outcome;
-import ration.quantity.UnitSystem;
+import ration.answer.assess.Assessment;
+import ration.answer.proof.Outcome;
+import ration.base.quantity.UnitSystem;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Named;
+import ration.record.evidence.Procedure;
+import ration.record.evidence.Readout;
+import ration.record.evidence.Standing;
+import ration.record.evidence.Work;
+import ration.record.project.Project;
 
 /**
  * What a test says where it stands, before any of it is a node.

@@ -14,19 +14,19 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Selector;
+import ration.aircraft.model.ShutOff;
+import ration.aircraft.model.Tank;
+import ration.aircraft.topology.Passing;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Unit;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
-import ration.evidence.HangarTest;
-import ration.evidence.Procedure;
-import ration.evidence.Work;
-import ration.model.Item;
-import ration.model.Measured;
-import ration.model.Selector;
-import ration.model.ShutOff;
-import ration.model.Tank;
-import ration.quantity.Dimension;
-import ration.quantity.Unit;
-import ration.topology.Passing;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Procedure;
+import ration.record.evidence.Work;
 
 /** The entries of a drain test, a fill and a top-off. */
 final class TankEntry {

@@ -2,13 +2,13 @@ package ration.desktop.hangar;
 
 import java.util.DoubleSummaryStatistics;
 import java.util.Optional;
-import ration.assess.TankAnswer;
-import ration.condition.Attitude;
-import ration.evidence.HangarTest;
-import ration.evidence.Work;
-import ration.geometry.ApparentGravity;
-import ration.quantity.UnitSystem;
-import ration.tank.GaugeCurve;
+import ration.aircraft.condition.Attitude;
+import ration.answer.assess.TankAnswer;
+import ration.base.geometry.ApparentGravity;
+import ration.base.quantity.UnitSystem;
+import ration.physics.tank.GaugeCurve;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Work;
 
 /**
  * What a drain, a fill or a top-off found.

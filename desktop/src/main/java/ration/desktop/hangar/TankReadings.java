@@ -3,18 +3,18 @@ package ration.desktop.hangar;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import ration.evidence.HangarTest;
-import ration.evidence.NoseHeight;
-import ration.evidence.Work;
-import ration.model.FuelSystem;
-import ration.model.Measured;
-import ration.model.Tank;
-import ration.quantity.Dimension;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
-import ration.topology.Passing;
-import ration.topology.Topology;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Tank;
+import ration.aircraft.topology.Passing;
+import ration.aircraft.topology.Topology;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.NoseHeight;
+import ration.record.evidence.Work;
 
 /**
  * What can be entered of a drain, a fill or a top-off, and what that changes of the record. Each throws

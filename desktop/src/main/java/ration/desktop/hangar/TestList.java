@@ -10,12 +10,12 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import ration.answer.proof.TestProgram;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.style.NotchBar;
-import ration.proof.TestProgram;
-import ration.words.Term;
+import ration.verdict.words.Term;
 
 /** Every test the aircraft gets, by what it is about: how each stands, what it closes, which is next. */
 final class TestList extends ColumnBox {

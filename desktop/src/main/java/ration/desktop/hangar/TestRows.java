@@ -7,11 +7,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import ration.check.Verdict;
-import ration.evidence.Standing;
-import ration.evidence.TestKind;
-import ration.evidence.Work;
-import ration.proof.TestProgram;
+import ration.answer.proof.TestProgram;
+import ration.record.evidence.Standing;
+import ration.record.evidence.TestKind;
+import ration.record.evidence.Work;
+import ration.verdict.check.Verdict;
 
 /**
  * What the list of tests says, before any of it is a node.

@@ -17,23 +17,23 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
-import ration.assess.Assessment;
+import ration.aircraft.model.FuelSystem;
+import ration.answer.assess.Assessment;
+import ration.answer.proof.TestProgram;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.evidence.HangarTest;
-import ration.evidence.Procedure;
-import ration.evidence.Work;
-import ration.model.FuelSystem;
-import ration.model.Measured;
-import ration.project.Edit;
-import ration.project.Project;
-import ration.proof.TestProgram;
-import ration.quantity.Dimension;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Procedure;
+import ration.record.evidence.Work;
+import ration.record.project.Edit;
+import ration.record.project.Project;
 
 /** One test, a step at a time: what to do, the caution, one entry, Enter. */
 final class TestRunner extends ColumnBox {

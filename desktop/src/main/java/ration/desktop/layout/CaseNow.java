@@ -5,15 +5,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.Regime;
-import ration.flow.FlowAnswer;
-import ration.flow.PathStep;
-import ration.model.Item;
-import ration.quantity.Dimension;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
+import ration.aircraft.model.Item;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.Regime;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.physics.flow.FlowAnswer;
+import ration.physics.flow.PathStep;
 
 /**
  * What the card says of the case looked at while nothing is picked, before any of it is a node.

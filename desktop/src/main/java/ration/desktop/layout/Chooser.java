@@ -10,8 +10,8 @@ import javafx.scene.layout.Region;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
-import ration.project.NewItem;
-import ration.project.Pattern;
+import ration.record.project.NewItem;
+import ration.record.project.Pattern;
 
 /** What can follow, named in trade terms, over the drawing. */
 final class Chooser extends ColumnBox {

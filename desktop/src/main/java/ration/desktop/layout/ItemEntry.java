@@ -2,10 +2,10 @@ package ration.desktop.layout;
 
 import java.util.ArrayList;
 import java.util.List;
-import ration.model.Fitting;
-import ration.model.Item;
-import ration.model.Run;
-import ration.model.Selector;
+import ration.aircraft.model.Fitting;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.Selector;
 
 /**
  * What can be entered on a card beside figures; each throws IllegalArgumentException with a sentence where it cannot

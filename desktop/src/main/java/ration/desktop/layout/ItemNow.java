@@ -4,21 +4,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import ration.assess.CaseAnswer;
-import ration.assess.Regime;
-import ration.flow.FlowAnswer;
-import ration.flow.TankLevel;
-import ration.model.EngineInlet;
-import ration.model.Fitted;
-import ration.model.FuelSystem;
-import ration.model.Item;
-import ration.model.Outlet;
-import ration.model.PortRef;
-import ration.model.Run;
-import ration.model.SomeKinds;
-import ration.model.Tank;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
+import ration.aircraft.model.EngineInlet;
+import ration.aircraft.model.Fitted;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Outlet;
+import ration.aircraft.model.PortRef;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.SomeKinds;
+import ration.aircraft.model.Tank;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.Regime;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.UnitSystem;
+import ration.physics.flow.FlowAnswer;
+import ration.physics.flow.TankLevel;
 
 /**
  * What the card says of an item in the case looked at, before any of it is a node.

@@ -20,22 +20,22 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Line;
-import ration.assess.Regime;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.PortRef;
+import ration.aircraft.model.Run;
+import ration.answer.assess.Regime;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
-import ration.drawing.Ink;
-import ration.drawing.SchematicView;
-import ration.model.FuelSystem;
-import ration.model.Item;
-import ration.model.PortRef;
-import ration.model.Run;
-import ration.project.ItemEdits;
-import ration.project.Joining;
-import ration.project.LayoutEdits;
-import ration.project.LayoutEdits.Spot;
+import ration.publish.drawing.Ink;
+import ration.publish.drawing.SchematicView;
+import ration.record.project.ItemEdits;
+import ration.record.project.Joining;
+import ration.record.project.LayoutEdits;
+import ration.record.project.LayoutEdits.Spot;
 
 /** The drawing, its keys, and the card. */
 public final class LayoutPage extends BorderPane implements Arriving {

@@ -11,8 +11,8 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import ration.model.Measured;
-import ration.model.Method;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Method;
 
 /**
  * The ways a figure may have come about, beside the field that says it: each with how far the figure may be off then.

@@ -8,18 +8,18 @@ import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.PortRef;
 import ration.desktop.control.Cover;
 import ration.desktop.control.EachPulse;
 import ration.desktop.session.Session;
 import ration.desktop.style.PictureNodes;
 import ration.desktop.style.Tokens;
-import ration.drawing.Picture;
-import ration.drawing.Schematic;
-import ration.drawing.SchematicSubject;
-import ration.drawing.SchematicView;
-import ration.drawing.TextMeasure;
-import ration.model.Item;
-import ration.model.PortRef;
+import ration.publish.drawing.Picture;
+import ration.publish.drawing.Schematic;
+import ration.publish.drawing.SchematicSubject;
+import ration.publish.drawing.SchematicView;
+import ration.publish.drawing.TextMeasure;
 
 /**
  * Shows the schematic: pick by click, zoom by wheel, pan by dragging the ground, move an item across by dragging it.
@@ -157,7 +157,7 @@ final class SchematicPane extends Pane {
                 .project()
                 .system()
                 .item(id)
-                .filter(i -> i.only(ration.model.Run.class).isEmpty())
+                .filter(i -> i.only(ration.aircraft.model.Run.class).isEmpty())
                 .map(Item::id)
                 .orElse("");
     }

@@ -3,11 +3,11 @@ package ration.desktop.layout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import ration.model.FuelSystem;
-import ration.model.Item;
-import ration.model.Run;
-import ration.model.Tank;
-import ration.topology.Topology;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.Tank;
+import ration.aircraft.topology.Topology;
 
 /** Where the arrow keys lead: along the line, and between lines that meet. */
 final class Walk {

@@ -4,11 +4,11 @@ import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import ration.model.FuelSystem;
-import ration.model.Run;
-import ration.plumbing.RunSheet;
-import ration.plumbing.SheetColumn;
-import ration.project.Edit;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Run;
+import ration.aircraft.plumbing.RunSheet;
+import ration.aircraft.plumbing.SheetColumn;
+import ration.record.project.Edit;
 
 /**
  * What is written into the runs sheet, before any of it is a node: cells of runs, the empty row at the foot that

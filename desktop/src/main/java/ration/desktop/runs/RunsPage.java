@@ -16,9 +16,15 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import ration.check.Check;
-import ration.check.Finding;
-import ration.check.Verdict;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Run;
+import ration.aircraft.plumbing.CutLength;
+import ration.aircraft.plumbing.Joints;
+import ration.aircraft.plumbing.RunSheet;
+import ration.aircraft.plumbing.SheetColumn;
+import ration.aircraft.plumbing.SheetJob;
+import ration.aircraft.plumbing.ShoppingList;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Cover;
@@ -30,15 +36,9 @@ import ration.desktop.control.Sheet.Column;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
-import ration.model.FuelSystem;
-import ration.model.Item;
-import ration.model.Run;
-import ration.plumbing.CutLength;
-import ration.plumbing.Joints;
-import ration.plumbing.RunSheet;
-import ration.plumbing.SheetColumn;
-import ration.plumbing.SheetJob;
-import ration.plumbing.ShoppingList;
+import ration.verdict.check.Check;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Verdict;
 
 /** Runs: the sheet people keep by hand, checked as it is written. */
 public final class RunsPage extends BorderPane implements Arriving {
@@ -381,7 +381,7 @@ public final class RunsPage extends BorderPane implements Arriving {
             cut.addRow(
                     row++,
                     Ui.label(r.name(), "bold"),
-                    Ui.label(ration.plumbing.LineRules.construction(r).label() + ", "
+                    Ui.label(ration.aircraft.plumbing.LineRules.construction(r).label() + ", "
                             + r.size().label()),
                     Ui.label(length.text(), "bold"),
                     Ui.label(length.sum(), "soft"));

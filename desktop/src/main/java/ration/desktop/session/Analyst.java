@@ -9,12 +9,12 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.condition.Condition;
-import ration.drawing.AirPicture;
-import ration.drawing.Schematic;
-import ration.project.Project;
+import ration.aircraft.condition.Condition;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.publish.drawing.AirPicture;
+import ration.publish.drawing.Schematic;
+import ration.record.project.Project;
 
 /** Assesses snapshots in the background; only the newest answer is delivered, on the interface thread. */
 final class Analyst {

@@ -3,8 +3,8 @@ package ration.desktop.session;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
-import ration.project.Edit;
-import ration.project.Project;
+import ration.record.project.Edit;
+import ration.record.project.Project;
 
 /** Snapshots to go back to, a step an edit: fields give their value once, so typing needs no merging. */
 final class History {

@@ -17,11 +17,11 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
-import ration.file.FileTrouble;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.file.SafeWrite;
-import ration.project.Project;
+import ration.record.file.FileTrouble;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.file.SafeWrite;
+import ration.record.project.Project;
 
 /**
  * The program's own folder: recent files and unsaved work. Trouble here never stops the work at hand.

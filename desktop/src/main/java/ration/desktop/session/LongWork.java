@@ -10,7 +10,7 @@ import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleWrapper;
-import ration.task.Task;
+import ration.base.task.Task;
 
 /**
  * One long task at a time in the background: a new one cancels the last; progress and result come on the interface

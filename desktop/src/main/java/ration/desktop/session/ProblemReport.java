@@ -10,9 +10,9 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
-import ration.file.ProgramVersion;
-import ration.file.ProjectFile;
-import ration.project.Project;
+import ration.record.file.ProgramVersion;
+import ration.record.file.ProjectFile;
+import ration.record.project.Project;
 
 /**
  * What is needed to find out what went wrong, in one zip file that the user sends: version, system, log, and the

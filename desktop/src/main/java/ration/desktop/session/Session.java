@@ -18,22 +18,22 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.collections.ObservableList;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.Comparison;
-import ration.assess.Regime;
-import ration.condition.Attitude;
-import ration.condition.Condition;
-import ration.condition.Contents;
-import ration.drawdown.Flight;
-import ration.fault.FaultAnswer;
-import ration.file.DocumentStamp;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.project.Difference;
-import ration.project.Edit;
-import ration.project.Project;
-import ration.quantity.UnitSystem;
+import ration.aircraft.condition.Attitude;
+import ration.aircraft.condition.Condition;
+import ration.aircraft.condition.Contents;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.Comparison;
+import ration.answer.assess.Regime;
+import ration.answer.drawdown.Flight;
+import ration.answer.fault.FaultAnswer;
+import ration.base.quantity.UnitSystem;
+import ration.record.file.DocumentStamp;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Difference;
+import ration.record.project.Edit;
+import ration.record.project.Project;
 
 /** One open document and the case looked at; all changes go through here, on the interface thread. */
 public final class Session {

@@ -1,10 +1,10 @@
 package ration.desktop.session;
 
 import java.util.Optional;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.condition.Condition;
-import ration.project.Project;
+import ration.aircraft.condition.Condition;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.record.project.Project;
 
 /**
  * A document worked out behind the window, with all that every page asks of the case looked at.

@@ -2,7 +2,7 @@ package ration.desktop.signoff;
 
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
-import ration.assess.Comparison;
+import ration.answer.assess.Comparison;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;

@@ -5,11 +5,11 @@ import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import ration.assess.Comparison;
+import ration.answer.assess.Comparison;
+import ration.answer.signoff.Requirement;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.signoff.Requirement;
 
 /** The packet: what it is, its mark, the last one given out, what changed since. */
 final class PacketCard extends ColumnBox {

@@ -2,11 +2,11 @@ package ration.desktop.signoff;
 
 import java.util.List;
 import java.util.Optional;
-import ration.acceptance.SignOff;
-import ration.assess.Assessment;
-import ration.check.Verdict;
-import ration.export.Packet;
-import ration.signoff.Requirement;
+import ration.answer.assess.Assessment;
+import ration.answer.signoff.Requirement;
+import ration.publish.export.Packet;
+import ration.record.acceptance.SignOff;
+import ration.verdict.check.Verdict;
 
 /** What the card says of the packet. */
 record PacketWords(Assessment a, List<Requirement> all) {

@@ -6,10 +6,10 @@ import java.util.function.Supplier;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
+import ration.answer.signoff.Requirement;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.signoff.Requirement;
 
 /** The requirement picked: its words, whose hand it is in, and an inspector's acceptance of it as it is. */
 final class PointCard extends ColumnBox {

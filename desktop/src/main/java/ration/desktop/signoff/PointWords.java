@@ -2,9 +2,9 @@ package ration.desktop.signoff;
 
 import java.time.LocalDate;
 import java.util.Optional;
-import ration.acceptance.SignOff;
-import ration.project.Edit;
-import ration.signoff.Requirement;
+import ration.answer.signoff.Requirement;
+import ration.record.acceptance.SignOff;
+import ration.record.project.Edit;
 
 /**
  * What the card says of the requirement picked, and what is written down of it.

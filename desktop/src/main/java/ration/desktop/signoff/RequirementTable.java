@@ -3,9 +3,9 @@ package ration.desktop.signoff;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import ration.check.Verdict;
-import ration.signoff.Requirement;
-import ration.standard.Standard;
+import ration.answer.signoff.Requirement;
+import ration.verdict.check.Verdict;
+import ration.verdict.standard.Standard;
 
 /**
  * What the page says of the requirements, before any of it is a node.

@@ -17,8 +17,9 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import ration.assess.Comparison;
-import ration.check.Verdict;
+import ration.answer.assess.Comparison;
+import ration.answer.proof.TestProgram;
+import ration.answer.signoff.Requirement;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
@@ -26,9 +27,8 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
-import ration.proof.TestProgram;
-import ration.signoff.Requirement;
-import ration.words.Term;
+import ration.verdict.check.Verdict;
+import ration.verdict.words.Term;
 
 /** Every requirement, worst first; beside it the point picked, and the packet. */
 public final class SignOffPage extends LivePage {

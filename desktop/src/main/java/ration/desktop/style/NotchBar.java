@@ -6,8 +6,8 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
-import ration.check.Verdict;
-import ration.drawing.Ink;
+import ration.publish.drawing.Ink;
+import ration.verdict.check.Verdict;
 
 /**
  * Result over need on a scale from 0 to 1.5; the notch, always at two thirds, is the need. Holds is solid, Thin lighter

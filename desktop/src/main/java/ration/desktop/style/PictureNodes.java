@@ -16,10 +16,10 @@ import javafx.scene.shape.Shape;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeLineJoin;
 import javafx.scene.text.Text;
-import ration.drawing.Ink;
-import ration.drawing.Mark;
-import ration.drawing.Mark.Spot;
-import ration.drawing.Picture;
+import ration.publish.drawing.Ink;
+import ration.publish.drawing.Mark;
+import ration.publish.drawing.Mark.Spot;
+import ration.publish.drawing.Picture;
 
 /** Turns a picture into plain shapes, a group a piece. */
 public final class PictureNodes {

@@ -7,7 +7,7 @@ import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
-import ration.drawing.Picture;
+import ration.publish.drawing.Picture;
 
 /** A picture that fills its pane and is drawn anew when the pane or what it shows changes. */
 public final class PicturePane extends Pane {

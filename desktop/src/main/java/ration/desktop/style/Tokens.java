@@ -13,8 +13,8 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.FontWeight;
 import javafx.scene.text.Text;
-import ration.drawing.Ink;
-import ration.drawing.TextMeasure;
+import ration.publish.drawing.Ink;
+import ration.publish.drawing.TextMeasure;
 
 /** Colours by role, read from the style sheet so that they are written once, and the typeface. */
 public final class Tokens {

@@ -15,8 +15,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import ration.assess.TankAnswer;
-import ration.condition.Attitude;
+import ration.aircraft.condition.Attitude;
+import ration.answer.assess.TankAnswer;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Figure;
 import ration.desktop.control.FindingBox;
@@ -25,11 +26,10 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.desktop.style.PicturePane;
-import ration.drawing.GaugePicture;
-import ration.drawing.Picture;
-import ration.project.Brief;
-import ration.quantity.UnitSystem;
-import ration.words.Term;
+import ration.publish.drawing.GaugePicture;
+import ration.publish.drawing.Picture;
+import ration.record.project.Brief;
+import ration.verdict.words.Term;
 
 /** Capacity, what the placard must read, the gauge, and what is asked of the tank. */
 final class TankCards extends ColumnBox {

@@ -9,13 +9,13 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import ration.assess.Assessment;
-import ration.assess.TankAnswer;
+import ration.aircraft.model.Tank;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.TankAnswer;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.model.Tank;
 
 /** Tanks: what stays in each, why, what its gauge reads, how it is shaped. */
 public final class TanksPage extends LivePage {

@@ -2,13 +2,13 @@ package ration.desktop.upkeep;
 
 import java.time.LocalDate;
 import java.util.List;
-import ration.check.Finding;
-import ration.check.Verdict;
-import ration.model.FuelSystem;
-import ration.model.Item;
-import ration.quantity.UnitSystem;
-import ration.upkeep.Due;
-import ration.upkeep.Upkeep;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Item;
+import ration.base.quantity.UnitSystem;
+import ration.record.upkeep.Due;
+import ration.record.upkeep.Upkeep;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Verdict;
 
 /**
  * What the page says of parts with a life, before any of it is a node.

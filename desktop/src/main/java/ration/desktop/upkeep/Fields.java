@@ -4,8 +4,8 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.Locale;
 import javafx.scene.control.TextField;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.QuantityField;
-import ration.quantity.UnitSystem;
 
 /** Fields of this page: hours, days, plain words. */
 final class Fields {

@@ -13,19 +13,19 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import ration.assess.Comparison;
-import ration.check.Verdict;
+import ration.answer.assess.Comparison;
+import ration.answer.proof.Touched;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.proof.Touched;
-import ration.quantity.UnitSystem;
-import ration.upkeep.Due;
-import ration.upkeep.Entry;
-import ration.upkeep.Life;
-import ration.upkeep.Part;
-import ration.upkeep.Upkeep;
+import ration.record.upkeep.Due;
+import ration.record.upkeep.Entry;
+import ration.record.upkeep.Life;
+import ration.record.upkeep.Part;
+import ration.record.upkeep.Upkeep;
+import ration.verdict.check.Verdict;
 
 /** One part: its life, its history, what is done to it, what to test again after. */
 final class PartCard extends ColumnBox {

@@ -12,12 +12,12 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.util.StringConverter;
+import ration.aircraft.model.FuelSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.model.FuelSystem;
-import ration.upkeep.Part;
-import ration.upkeep.Upkeep;
+import ration.record.upkeep.Part;
+import ration.record.upkeep.Upkeep;
 
 /** Enters a part with a life. */
 final class PartForm extends ColumnBox {

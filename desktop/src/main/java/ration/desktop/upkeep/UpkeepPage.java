@@ -15,7 +15,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import ration.check.Verdict;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.QuantityField;
@@ -25,10 +24,11 @@ import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.desktop.style.PicturePane;
 import ration.desktop.style.Tokens;
-import ration.drawing.DuePicture;
-import ration.project.Edit;
-import ration.upkeep.Due;
-import ration.upkeep.Upkeep;
+import ration.publish.drawing.DuePicture;
+import ration.record.project.Edit;
+import ration.record.upkeep.Due;
+import ration.record.upkeep.Upkeep;
+import ration.verdict.check.Verdict;
 
 /** Parts with a life, the most urgent first. */
 public final class UpkeepPage extends LivePage {

@@ -8,18 +8,18 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import ration.check.Finding.Wording;
-import ration.drawing.SoakPicture.Logged;
-import ration.file.LogTable;
-import ration.heat.HeatFigure;
-import ration.heat.Soak;
-import ration.heat.SoakFit;
-import ration.model.Measured;
-import ration.project.Edit;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
-import ration.vapor.SoakPath;
+import ration.aircraft.heat.HeatFigure;
+import ration.aircraft.heat.Soak;
+import ration.aircraft.heat.SoakFit;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.physics.vapor.SoakPath;
+import ration.publish.drawing.SoakPicture.Logged;
+import ration.record.file.LogTable;
+import ration.record.project.Edit;
+import ration.verdict.check.Finding.Wording;
 
 /**
  * The log that lies over the predicted soak, and the run before it. Immutable.

@@ -20,19 +20,19 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import ration.condition.Power;
+import ration.aircraft.condition.Power;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.PicturePane;
-import ration.drawing.Picture;
-import ration.drawing.SoakPicture;
-import ration.file.LogTable;
-import ration.vapor.Air;
-import ration.vapor.PathHeat;
-import ration.vapor.SoakPath;
+import ration.physics.vapor.Air;
+import ration.physics.vapor.PathHeat;
+import ration.physics.vapor.SoakPath;
+import ration.publish.drawing.Picture;
+import ration.publish.drawing.SoakPicture;
+import ration.record.file.LogTable;
 
 /** The soak after shutdown, and a log laid over it: dropped or opened, its columns chosen once, fitted on request. */
 public final class SoakPane extends ColumnBox {

@@ -8,15 +8,15 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.util.StringConverter;
+import ration.aircraft.heat.Zone;
+import ration.aircraft.model.Fitted;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Tank;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.heat.Zone;
-import ration.model.Fitted;
-import ration.model.Item;
-import ration.model.Tank;
-import ration.project.Edit;
-import ration.project.Project;
+import ration.record.project.Edit;
+import ration.record.project.Project;
 
 /** What air each part stands in, where that is not what its place says. */
 final class ZonePane extends ColumnBox {

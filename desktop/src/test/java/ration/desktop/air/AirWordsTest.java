@@ -7,16 +7,16 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import ration.assess.AirAnswer;
-import ration.assess.Assessment;
-import ration.check.Check;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.Item;
-import ration.model.Tank;
-import ration.model.VentPlenum;
-import ration.project.Project;
-import ration.quantity.UnitSystem;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Tank;
+import ration.aircraft.model.VentPlenum;
+import ration.answer.assess.AirAnswer;
+import ration.answer.assess.Assessment;
+import ration.base.quantity.UnitSystem;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
+import ration.verdict.check.Check;
 
 /** What the card of Air & water says, without a display. */
 class AirWordsTest {

@@ -7,14 +7,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.project.Brief;
-import ration.project.Project;
-import ration.quantity.Dimension;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Brief;
+import ration.record.project.Project;
 
 /** What the brief says of the job, without a display. */
 class BriefWordsTest {
@@ -44,7 +44,9 @@ class BriefWordsTest {
         Project fresh = Project.empty();
         String assumed = new BriefWords(fresh, UnitSystem.US).assumed().orElseThrow();
         assertThat(assumed).contains("takeoff power", "BSFC", "Not shown");
-        assertThat(new BriefWords(ration.project.Unsaid.said(fresh, java.time.LocalDate.of(2026, 3, 9)), UnitSystem.US)
+        assertThat(new BriefWords(
+                                ration.record.project.Unsaid.said(fresh, java.time.LocalDate.of(2026, 3, 9)),
+                                UnitSystem.US)
                         .assumed())
                 .isEmpty();
     }

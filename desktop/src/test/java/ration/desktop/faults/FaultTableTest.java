@@ -8,13 +8,13 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import ration.assess.Assessment;
-import ration.check.Verdict;
-import ration.fault.FaultAnswer;
-import ration.fault.FaultAnswer.Group;
-import ration.fault.FaultSearch;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
+import ration.answer.assess.Assessment;
+import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultAnswer.Group;
+import ration.answer.fault.FaultSearch;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.verdict.check.Verdict;
 
 /** What the faults page says, without a display. */
 class FaultTableTest {

@@ -13,16 +13,16 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import ration.assess.Assessment;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.find.Explanation;
-import ration.find.Search;
-import ration.project.Project;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
-import ration.reading.Reading;
-import ration.reading.Setting;
+import ration.answer.assess.Assessment;
+import ration.answer.find.Explanation;
+import ration.answer.find.Search;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
+import ration.record.reading.Reading;
+import ration.record.reading.Setting;
 
 /** What readings are entered as and what is said of the causes, without a display. */
 class ReadingEntryTest {
@@ -50,11 +50,11 @@ class ReadingEntryTest {
                 .hasSize(corrie.system().items().size());
         assertThat(ReadingEntry.places(corrie.system()).values().iterator().next())
                 .isEqualTo(inlet());
-        ration.model.Item other = corrie.system().items().stream()
+        ration.aircraft.model.Item other = corrie.system().items().stream()
                 .filter(i -> !i.id().equals(inlet()))
                 .findFirst()
                 .orElseThrow();
-        ration.model.FuelSystem alike = corrie.system()
+        ration.aircraft.model.FuelSystem alike = corrie.system()
                 .replace(other.renamed(corrie.system().inlet().orElseThrow().name()));
         assertThat(ReadingEntry.places(alike))
                 .as("called as the inlet is")
@@ -212,7 +212,7 @@ class ReadingEntryTest {
         Reading first = US.read(inlet(), Reading.What.PRESSURE, "2", "0.3", as);
         Reading second = US.read(inlet(), Reading.What.FLOW, "4", "0.5", as);
         Explanation wrong = new Explanation(
-                ration.find.CauseKind.INSTRUMENT,
+                ration.answer.find.CauseKind.INSTRUMENT,
                 "Instrument of reading 2",
                 "misreads",
                 Optional.empty(),

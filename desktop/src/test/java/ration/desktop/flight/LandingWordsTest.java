@@ -8,15 +8,15 @@ import org.assertj.core.data.Offset;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import ration.assess.Assessment;
-import ration.check.Verdict;
-import ration.drawdown.Flight;
-import ration.drawdown.FlightRun;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.project.Project;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
+import ration.answer.assess.Assessment;
+import ration.answer.drawdown.Flight;
+import ration.answer.drawdown.FlightRun;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.UnitSystem;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
+import ration.verdict.check.Verdict;
 
 /** What the card says of a flight, without a display. */
 class LandingWordsTest {
@@ -75,6 +75,6 @@ class LandingWordsTest {
 
     private static Flight flown(Assessment a) {
         Project p = a.project();
-        return FlightRun.of(a, ration.drawdown.UsualFlight.meant(p));
+        return FlightRun.of(a, ration.answer.drawdown.UsualFlight.meant(p));
     }
 }

@@ -11,23 +11,23 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import ration.ask.HowSteep;
-import ration.ask.WhichTank;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.PumpSet;
-import ration.check.Check;
-import ration.check.Verdict;
-import ration.condition.Condition;
+import ration.aircraft.condition.Condition;
+import ration.answer.ask.HowSteep;
+import ration.answer.ask.WhichTank;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.PumpSet;
+import ration.answer.remedy.Chance;
+import ration.answer.remedy.Remedies;
+import ration.base.quantity.UnitSystem;
+import ration.base.task.Task;
 import ration.desktop.flow.MatrixCells.Choice;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.project.Pattern;
-import ration.project.Project;
-import ration.quantity.UnitSystem;
-import ration.remedy.Chance;
-import ration.remedy.Remedies;
-import ration.task.Task;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Pattern;
+import ration.record.project.Project;
+import ration.verdict.check.Check;
+import ration.verdict.check.Verdict;
 
 /** What the flow page says of cases, changes and questions, without a display. */
 class FlowWordsTest {
@@ -101,7 +101,7 @@ class FlowWordsTest {
     void the_matrix_is_built_anew_only_when_its_cells_are_others() throws ProjectFileException {
         Assessment a = demo("corrie-b1");
         Project p = a.project();
-        ration.model.Run run = p.system().runs().get(0);
+        ration.aircraft.model.Run run = p.system().runs().get(0);
         Assessment edited = Assessment.of(
                 p.with(p.system().replace(run.resized(run.size().nextUp().orElseThrow()))));
         assertThat(new MatrixCells(a, Choice.WORST).structure())

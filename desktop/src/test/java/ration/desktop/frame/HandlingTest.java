@@ -7,17 +7,17 @@ import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import ration.assess.Assessment;
-import ration.condition.Attitude;
-import ration.condition.Condition;
-import ration.condition.Fault;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.Item;
-import ration.model.Pump;
-import ration.model.Run;
-import ration.model.Selector;
-import ration.project.Project;
+import ration.aircraft.condition.Attitude;
+import ration.aircraft.condition.Condition;
+import ration.aircraft.condition.Fault;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Pump;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.Selector;
+import ration.answer.assess.Assessment;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
 
 /** What the hands on the conditions bar make of a case, without a display. */
 class HandlingTest {

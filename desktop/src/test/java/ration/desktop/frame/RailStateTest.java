@@ -12,17 +12,17 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import ration.assess.Assessment;
-import ration.check.Finding;
-import ration.check.Verdict;
-import ration.condition.Fault;
-import ration.fault.FaultAnswer;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.Run;
-import ration.project.Pattern;
-import ration.project.Project;
-import ration.upkeep.Due;
+import ration.aircraft.condition.Fault;
+import ration.aircraft.model.Run;
+import ration.answer.assess.Assessment;
+import ration.answer.fault.FaultAnswer;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Pattern;
+import ration.record.project.Project;
+import ration.record.upkeep.Due;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Verdict;
 
 /** What the rail says of each page, without a display. */
 class RailStateTest {

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.EnumSet;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import ration.words.Term;
+import ration.verdict.words.Term;
 
 class TermsCardTest {
 

@@ -6,10 +6,10 @@ import java.nio.file.Path;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import ration.desktop.frame.TitleCell.Titles;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.project.Brief;
-import ration.project.Project;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Brief;
+import ration.record.project.Project;
 
 /** What a document is called in the window, without a display. */
 class TitlesTest {

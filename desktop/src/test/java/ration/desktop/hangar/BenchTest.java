@@ -12,19 +12,19 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import ration.assess.Assessment;
-import ration.evidence.Form;
-import ration.evidence.Grade;
-import ration.evidence.HangarTest;
-import ration.evidence.Work;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.Measured;
-import ration.project.Project;
-import ration.proof.TestProgram;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
+import ration.answer.assess.Assessment;
+import ration.answer.proof.TestProgram;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.record.evidence.Form;
+import ration.record.evidence.Grade;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Work;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
 
 /** What the hangar page says and writes down, without a display. */
 class BenchTest {
@@ -126,7 +126,7 @@ class BenchTest {
                 .orElseThrow();
         assertThat(t.by().who()).isEqualTo(last.by().who()).isNotBlank();
         assertThat(t.by().instrument()).isEqualTo(last.by().instrument());
-        assertThat(t.by().inputs()).as("what it rests on").isNotEqualTo(ration.evidence.Inputs.NONE);
+        assertThat(t.by().inputs()).as("what it rests on").isNotEqualTo(ration.record.evidence.Inputs.NONE);
     }
 
     /** A file attached goes to the record as it is then, with whatever was read since. */
@@ -254,8 +254,7 @@ class BenchTest {
 
     @Test
     void the_list_stands_in_groups_and_marks_what_is_open_stale_or_next() {
-        List<TestRows.Row> rows =
-                new TestRows(corrie.program(), "drain.fuselage", "running, step 6", TODAY).rows();
+        List<TestRows.Row> rows = new TestRows(corrie.program(), "drain.fuselage", "running, step 6", TODAY).rows();
         assertThat(rows)
                 .extracting(TestRows.Row::id)
                 .doesNotHaveDuplicates()

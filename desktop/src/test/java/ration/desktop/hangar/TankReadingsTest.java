@@ -11,18 +11,18 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import ration.assess.Assessment;
-import ration.evidence.HangarTest;
-import ration.evidence.Work;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.FuelSystem;
-import ration.model.Measured;
-import ration.model.Tank;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
-import ration.topology.Passing;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Tank;
+import ration.aircraft.topology.Passing;
+import ration.answer.assess.Assessment;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.record.evidence.HangarTest;
+import ration.record.evidence.Work;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
 
 /** What can be entered of a drain, a fill or a top-off, and what it changes, without a display. */
 class TankReadingsTest {
@@ -156,9 +156,12 @@ class TankReadingsTest {
                         .position())
                 .isEqualTo("UPPER");
         assertThat(TankReadings.runsOver(system, upper, alone, "On UPPER")).isEmpty();
-        Tank teed =
-                ration.project.Pattern.GRAVITY_TEED.project().system().tanks().get(0);
-        FuelSystem joined = ration.project.Pattern.GRAVITY_TEED.project().system();
+        Tank teed = ration.record.project.Pattern.GRAVITY_TEED
+                .project()
+                .system()
+                .tanks()
+                .get(0);
+        FuelSystem joined = ration.record.project.Pattern.GRAVITY_TEED.project().system();
         assertThat(TankReadings.runsOver(joined, teed, both, "With the line open")
                         .orElseThrow())
                 .startsWith("With the line open fuel can cross-feed to ")

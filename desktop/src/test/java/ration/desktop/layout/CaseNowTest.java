@@ -9,18 +9,18 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.Regime;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.Fitting;
-import ration.model.Item;
-import ration.model.Run;
-import ration.model.Selector;
-import ration.model.Tank;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
+import ration.aircraft.model.Fitting;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.Selector;
+import ration.aircraft.model.Tank;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.Regime;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.UnitSystem;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
 
 /** What the card says of a case while nothing is picked, and what can be entered on it; without a display. */
 class CaseNowTest {

@@ -8,17 +8,17 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.Regime;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.Item;
-import ration.model.Run;
-import ration.model.Tank;
-import ration.project.Project;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.Tank;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.Regime;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.UnitSystem;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
 
 /** What a card says of an item now, without a display: the figures are those of the answer, in the units asked for. */
 class ItemNowTest {

@@ -7,16 +7,16 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.FuelSystem;
-import ration.model.Item;
-import ration.model.Measured;
-import ration.project.ItemFigures;
-import ration.project.LayoutEdits;
-import ration.project.NewItem;
-import ration.project.Project;
-import ration.quantity.Quantity;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Item;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.ItemFigures;
+import ration.record.project.LayoutEdits;
+import ration.record.project.NewItem;
+import ration.record.project.Project;
 
 /** The arrow keys and the figures of the card, without a window. */
 class WalkAndFieldsTest {

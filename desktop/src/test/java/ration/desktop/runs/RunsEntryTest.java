@@ -8,14 +8,14 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.FuelSystem;
-import ration.model.Item;
-import ration.model.PortRef;
-import ration.model.Run;
-import ration.plumbing.SheetColumn;
-import ration.project.Project;
+import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.PortRef;
+import ration.aircraft.model.Run;
+import ration.aircraft.plumbing.SheetColumn;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
 
 /** What is written into the runs sheet, without a display: what cannot be taken is told and changes nothing. */
 class RunsEntryTest {

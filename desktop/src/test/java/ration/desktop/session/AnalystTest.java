@@ -13,12 +13,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import ration.assess.Assessment;
-import ration.condition.Attitude;
-import ration.condition.Condition;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.project.Project;
+import ration.aircraft.condition.Attitude;
+import ration.aircraft.condition.Condition;
+import ration.answer.assess.Assessment;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
 
 @ExtendWith(ApplicationExtension.class)
 class AnalystTest {
@@ -83,12 +83,13 @@ class AnalystTest {
         assertThat(done.await(60, TimeUnit.SECONDS)).isTrue();
         Assessment a = got.get(0).assessment();
         assertThat(a.project()).isSameAs(edited);
-        assertThat(a.flowVerdict()).isEqualTo(ration.check.Verdict.NOT_SHOWN);
-        assertThat(ration.assess.Ledger.of(a, ration.quantity.UnitSystem.US).entries())
-                .extracting(ration.assess.Ledger.Entry::verdict)
-                .containsOnly(ration.check.Verdict.NOT_SHOWN);
+        assertThat(a.flowVerdict()).isEqualTo(ration.verdict.check.Verdict.NOT_SHOWN);
+        assertThat(ration.answer.assess.Ledger.of(a, ration.base.quantity.UnitSystem.US)
+                        .entries())
+                .extracting(ration.answer.assess.Ledger.Entry::verdict)
+                .containsOnly(ration.verdict.check.Verdict.NOT_SHOWN);
         assertThat(a.findings()).singleElement().satisfies(f -> assertThat(
-                        f.detail().in(ration.quantity.UnitSystem.US))
+                        f.detail().in(ration.base.quantity.UnitSystem.US))
                 .contains("failed"));
     }
 }

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
-import ration.task.Task;
+import ration.base.task.Task;
 
 @ExtendWith(ApplicationExtension.class)
 class LongWorkTest {

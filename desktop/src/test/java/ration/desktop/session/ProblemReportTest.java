@@ -14,9 +14,9 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import ration.file.ProgramVersion;
-import ration.file.ProjectFile;
-import ration.project.Project;
+import ration.record.file.ProgramVersion;
+import ration.record.file.ProjectFile;
+import ration.record.project.Project;
 
 /** What a user sends when something went wrong. */
 class ProblemReportTest {

@@ -10,8 +10,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import ration.project.Edit;
-import ration.project.Project;
+import ration.record.project.Edit;
+import ration.record.project.Project;
 
 /** What the session keeps: history, recent files, unsaved work. */
 class SessionPartsTest {
@@ -65,7 +65,7 @@ class SessionPartsTest {
     private Path leftBehind(String name, String origin) throws IOException {
         Path copy = home().resolve("unsaved-" + java.util.UUID.randomUUID() + ".ration");
         Files.createDirectories(home());
-        Files.writeString(copy, ration.file.ProjectFile.text(named(name)));
+        Files.writeString(copy, ration.record.file.ProjectFile.text(named(name)));
         Files.writeString(copy.resolveSibling(copy.getFileName() + ".lock"), "");
         Files.writeString(
                 copy.resolveSibling(copy.getFileName() + ".origin"),
@@ -142,7 +142,7 @@ class SessionPartsTest {
         writer.start();
         int reads = 0;
         while (!end.get() || reads == 0) {
-            assertThatCode(() -> ration.file.ProjectFile.open(copy)).doesNotThrowAnyException();
+            assertThatCode(() -> ration.record.file.ProjectFile.open(copy)).doesNotThrowAnyException();
             reads++;
         }
         writer.join();

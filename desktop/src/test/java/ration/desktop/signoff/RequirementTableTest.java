@@ -10,14 +10,14 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import ration.acceptance.SignOff;
-import ration.assess.Assessment;
-import ration.check.Verdict;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.project.Project;
-import ration.quantity.UnitSystem;
-import ration.signoff.Requirement;
+import ration.answer.assess.Assessment;
+import ration.answer.signoff.Requirement;
+import ration.base.quantity.UnitSystem;
+import ration.record.acceptance.SignOff;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
+import ration.verdict.check.Verdict;
 
 /** What Sign-off says and writes down, without a display. */
 class RequirementTableTest {

@@ -15,7 +15,7 @@ import javafx.scene.paint.Color;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import ration.drawing.Ink;
+import ration.publish.drawing.Ink;
 
 class StyleTest {
 

@@ -8,22 +8,22 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import ration.assess.Assessment;
-import ration.assess.TankAnswer;
-import ration.check.Check;
-import ration.check.Verdict;
-import ration.condition.Attitude;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.Measured;
-import ration.model.Tank;
-import ration.project.Project;
-import ration.quantity.Dimension;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
-import ration.remedy.LessLeft;
-import ration.task.Task;
+import ration.aircraft.condition.Attitude;
+import ration.aircraft.model.Tank;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.TankAnswer;
+import ration.answer.remedy.LessLeft;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.base.task.Task;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
+import ration.verdict.check.Check;
+import ration.verdict.check.Verdict;
 
 /** What the Tanks page says of a tank, without a display. */
 class TankFiguresTest {

@@ -6,15 +6,15 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import ration.check.Finding;
-import ration.check.Verdict;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.Item;
-import ration.project.Project;
-import ration.upkeep.Due;
-import ration.upkeep.Part;
-import ration.upkeep.Upkeep;
+import ration.aircraft.model.Item;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
+import ration.record.upkeep.Due;
+import ration.record.upkeep.Part;
+import ration.record.upkeep.Upkeep;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Verdict;
 
 /** What the upkeep page says, without a display: a part of unknown age never looks as if it held. */
 class DueWordsTest {
@@ -62,7 +62,7 @@ class DueWordsTest {
     void a_part_of_unknown_age_is_counted_apart_and_its_bar_is_empty() throws ProjectFileException {
         Project p = ProjectFile.demo("corrie-b1");
         Part known = p.upkeep().parts().stream()
-                .filter(x -> x.fitted().isPresent() && x.life().ends() != ration.upkeep.Life.Ends.REMOVE)
+                .filter(x -> x.fitted().isPresent() && x.life().ends() != ration.record.upkeep.Life.Ends.REMOVE)
                 .findFirst()
                 .orElseThrow();
         Part unknown = new Part("x1", "Old hose", known.item(), known.kind(), known.life(), Optional.empty(), "");

@@ -9,20 +9,20 @@ import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import ration.assess.Assessment;
-import ration.assess.VaporAnswer;
-import ration.condition.Power;
+import ration.aircraft.condition.Power;
+import ration.aircraft.heat.Heat;
+import ration.aircraft.heat.HeatFigure;
+import ration.aircraft.heat.Soak;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.VaporAnswer;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.vapor.SoakLog.Meaning;
-import ration.file.LogTable;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.heat.Heat;
-import ration.heat.HeatFigure;
-import ration.heat.Soak;
-import ration.project.Project;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
-import ration.vapor.SoakPath;
+import ration.physics.vapor.SoakPath;
+import ration.record.file.LogTable;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
+import ration.record.project.Project;
 
 /**
  * A log laid over the soak: what its columns are, what is said of it, and the figures taken from it; without a display.

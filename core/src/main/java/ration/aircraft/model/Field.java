@@ -1,0 +1,19 @@
+package ration.aircraft.model;
+
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Unit;
+
+/**
+ * One measured figure of a kind of item: how it is called, read and set. It holds no item: it reads and sets it in the
+ * one it is given, so nothing read earlier is ever written back.
+ *
+ * @param key stable word, the path of the figure within its item in the file: loss.flow, points[0].waterLine
+ * @param label for eyes; unique within the item
+ * @param unit meant when none is written
+ * @param get of an item of the kind it was made for
+ * @param with the same item with another figure
+ */
+public record Field(
+        String key, String label, Unit unit, Function<Item, Measured> get, BiFunction<Item, Measured, Item> with) {}

@@ -1,0 +1,2 @@
+/** What leaves the program: pictures, paper, tables. */
+package ration.publish;

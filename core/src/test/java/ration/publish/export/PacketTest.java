@@ -1,0 +1,229 @@
+package ration.publish.export;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
+import org.apache.pdfbox.rendering.ImageType;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.verapdf.gf.foundry.VeraGreenfieldFoundryProvider;
+import org.verapdf.pdfa.Foundries;
+import org.verapdf.pdfa.PDFAParser;
+import org.verapdf.pdfa.flavours.PDFAFlavour;
+import org.verapdf.pdfa.results.ValidationResult;
+import ration.Samples;
+import ration.Systems;
+import ration.aircraft.model.Tank;
+import ration.answer.assess.Assessment;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.base.task.Task;
+import ration.record.project.Project;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Verdict;
+
+/** The packet, read back: an independent validator for PDF/A-2b (ISO 19005-2), its text, its pages, its marks. */
+class PacketTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 11, 26);
+
+    @BeforeAll
+    static void validator() {
+        VeraGreenfieldFoundryProvider.initialise();
+    }
+
+    private static byte[] packet(Project p, Packet.Paper paper, UnitSystem units) throws IOException {
+        return Packet.of(Assessment.of(p), paper, units, DAY, Task.QUIET).orElseThrow();
+    }
+
+    private static List<String> pages(byte[] pdf) throws IOException {
+        try (PDDocument doc = Loader.loadPDF(pdf)) {
+            List<String> all = new ArrayList<>();
+            PDFTextStripper text = new PDFTextStripper();
+            for (int i = 1; i <= doc.getNumberOfPages(); i++) {
+                text.setStartPage(i);
+                text.setEndPage(i);
+                all.add(text.getText(doc));
+            }
+            return all;
+        }
+    }
+
+    static List<String> packets() {
+        return Samples.some(List.of("corrie-b1", "tansy-l3", "brindle-a2"), 1);
+    }
+
+    @ParameterizedTest
+    @MethodSource("packets")
+    void itLastsAndCanBeReadBack(String demo) throws Exception {
+        Project p = Systems.demo(demo);
+        byte[] pdf = packet(p, Packet.Paper.LETTER, UnitSystem.US);
+        try (PDFAParser parser =
+                Foundries.defaultInstance().createParser(new ByteArrayInputStream(pdf), PDFAFlavour.PDFA_2_B)) {
+            ValidationResult r = Foundries.defaultInstance()
+                    .createValidator(PDFAFlavour.PDFA_2_B, false)
+                    .validate(parser);
+            assertThat(r.isCompliant()).as(r.getFailedChecks().toString()).isTrue();
+        }
+        List<String> pages = pages(pdf);
+        String mark = Packet.mark(p);
+        assertThat(pages).allSatisfy(t -> assertThat(t)
+                .contains(
+                        "document ID " + mark,
+                        "Approves nothing",
+                        "page " + (pages.indexOf(t) + 1) + " of " + pages.size()));
+        assertThat(pages.get(0)).contains(p.name(), "Open items", "Inspector");
+        Assessment a = Assessment.of(p);
+        String whole = String.join("\n", pages).replaceAll("\\s+", " ");
+        long open = a.findings().stream()
+                        .filter(f -> f.verdict() == Verdict.FAILS || f.verdict() == Verdict.NOT_SHOWN)
+                        .count()
+                + ration.record.upkeep.Due.of(p.upkeep(), DAY).stream()
+                        .filter(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN)
+                        .count();
+        assertThat(whole)
+                .contains(
+                        open + " open. The signatures below do not cover them",
+                        ration.answer.signoff.Requirement.of(a, UnitSystem.US).size() + " requirements");
+        for (Finding f : a.findings()) {
+            assertThat(whole).contains(f.title().split(" "));
+        }
+        assertThat(whole).as("degrees left are no temperature").doesNotContainPattern("[-\u2212]26\\d\\.");
+        try (PDDocument doc = Loader.loadPDF(pdf)) {
+            List<String> marks = new ArrayList<>();
+            for (PDOutlineItem i : doc.getDocumentCatalog().getDocumentOutline().children()) {
+                marks.add(i.getTitle());
+            }
+            assertThat(marks)
+                    .contains(
+                            "Drawing, Level", "Compliance table", "Tests", "Single failures", "Flight", "Maintenance");
+            // in black and greys
+            var image = new PDFRenderer(doc).renderImageWithDPI(1, 40, ImageType.RGB);
+            for (int x = 0; x < image.getWidth(); x += 3) {
+                for (int y = 0; y < image.getHeight(); y += 3) {
+                    int c = image.getRGB(x, y);
+                    assertThat(Math.abs((c >> 16 & 255) - (c & 255))).isLessThanOrEqualTo(2);
+                }
+            }
+        }
+    }
+
+    /**
+     * Sticks of the gauges stand at true scale: the distance of two marks on paper is that on the gauge, to half a
+     * millimetre.
+     */
+    @Test
+    void gaugesAreAtTrueScale() throws IOException {
+        Project p = Systems.corrie();
+        byte[] pdf = packet(p, Packet.Paper.LETTER, UnitSystem.US);
+        List<GaugeCard.Mark> marks = GaugeCard.marks(
+                Assessment.of(p).tank("upper").orElseThrow(),
+                ration.aircraft.condition.Attitude.ofDegrees("Level", 0, 0),
+                UnitSystem.US);
+        double[] heights = new double[9];
+        try (PDDocument doc = Loader.loadPDF(pdf)) {
+            PDFTextStripper stripper = new PDFTextStripper() {
+                @Override
+                protected void writeString(String text, List<org.apache.pdfbox.text.TextPosition> at) {
+                    if (text.matches("[0-8]\\.0") && at.get(0).getXDirAdj() < 100) {
+                        heights[text.charAt(0) - '0'] = at.get(0).getYDirAdj();
+                    }
+                }
+            };
+            int page = 1
+                    + pages(pdf)
+                            .indexOf(pages(pdf).stream()
+                                    .filter(t -> t.contains("Gauge of Upper tank"))
+                                    .findFirst()
+                                    .orElseThrow());
+            stripper.setStartPage(page);
+            stripper.setEndPage(page);
+            stripper.getText(doc);
+        }
+        for (int gallons = 1; gallons <= 8; gallons++) {
+            double onPaper = (heights[0] - heights[gallons]) / 72 * 0.0254;
+            assertThat(onPaper)
+                    .as(gallons + " gal")
+                    .isCloseTo(
+                            marks.get(gallons).reading() - marks.get(0).reading(),
+                            org.assertj.core.data.Offset.offset(0.0005));
+        }
+    }
+
+    /** Told against the document of the packet before: mark against mark, what was changed, which test ended. */
+    @Test
+    void whatChangedSinceTheLastPacketIsTold() throws IOException {
+        Project corrie = Systems.corrie();
+        Project moved = corrie.with(corrie.system()
+                .change(
+                        "upper",
+                        Tank.class,
+                        t -> t.withOutlets(t.outlets().stream()
+                                .map(o -> o.at(o.place().raised(Unit.INCH.toSi(0.25))))
+                                .toList())));
+        byte[] pdf = Packet.of(
+                        Assessment.of(moved),
+                        Packet.Paper.A4,
+                        UnitSystem.US,
+                        DAY,
+                        Task.QUIET,
+                        Optional.of(Assessment.of(corrie)))
+                .orElseThrow();
+        assertThat(String.join(" ", pages(pdf)).replaceAll("\\s+", " "))
+                .contains(
+                        "Since the packet with document ID " + Packet.mark(corrie),
+                        "Upper tank: outlet wl was",
+                        "No longer valid: Drain test of Upper tank");
+    }
+
+    /**
+     * A test that no longer valid stays legible, with what ended it; a figure not measured never stands as measured.
+     */
+    @Test
+    void whatIsStaleSaysItsCause() throws IOException {
+        Project corrie = Systems.corrie();
+        Project moved = corrie.with(corrie.system()
+                .change(
+                        "upper",
+                        Tank.class,
+                        t -> t.withOutlets(t.outlets().stream()
+                                .map(o -> o.at(o.place().raised(Unit.INCH.toSi(0.25))))
+                                .toList())));
+        byte[] sheets = packet(corrie, Packet.Paper.A4, UnitSystem.METRIC);
+        String before = String.join(" ", pages(sheets));
+        String after = String.join(" ", pages(packet(moved, Packet.Paper.A4, UnitSystem.METRIC)));
+        assertThat(before).doesNotContain("changed since");
+        assertThat(after.replaceAll("\\s+", " "))
+                .contains("tank or outlet changed since", "Fill and mark of Upper tank");
+        assertThat(Packet.mark(moved)).isNotEqualTo(Packet.mark(corrie)).matches("([0-9a-f]{4} ){3}[0-9a-f]{4}");
+        try (PDDocument doc = Loader.loadPDF(sheets)) {
+            assertThat(doc.getPage(0).getMediaBox().getWidth()).isBetween(595f, 595.5f);
+        }
+    }
+
+    @Test
+    void aStoppedPacketIsNone() throws IOException {
+        assertThat(Packet.of(
+                        Systems.assessedCorrie(),
+                        Packet.Paper.LETTER,
+                        UnitSystem.US,
+                        DAY,
+                        new Task(s -> {}, () -> true)))
+                .isEqualTo(Optional.empty());
+        assertThat(Packet.of(Assessment.of(Project.empty()), Packet.Paper.LETTER, UnitSystem.US, DAY, Task.QUIET))
+                .as("an empty sheet has a packet too")
+                .isPresent();
+    }
+}
