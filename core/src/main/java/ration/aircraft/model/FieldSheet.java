@@ -532,52 +532,55 @@ public final class FieldSheet implements Kinds<List<Field>> {
     }
 
     private static void shape(Sheet<Tank> sheet, TankShape shape) {
-        if (shape instanceof TankShape.Box) {
-            Lens<Tank, TankShape.Box> box = new Lens<>(t -> (TankShape.Box) t.shape(), Tank::withShape);
-            sheet.add(
-                    "shape.length",
-                    "Length",
-                    Unit.INCH,
-                    box.to(TankShape.Box::length, (b, m) -> new TankShape.Box(b.corner(), m, b.width(), b.height())));
-            sheet.add(
-                    "shape.width",
-                    "Width",
-                    Unit.INCH,
-                    box.to(TankShape.Box::width, (b, m) -> new TankShape.Box(b.corner(), b.length(), m, b.height())));
-            sheet.add(
-                    "shape.height",
-                    "Height",
-                    Unit.INCH,
-                    box.to(TankShape.Box::height, (b, m) -> new TankShape.Box(b.corner(), b.length(), b.width(), m)));
-            sheet.place(
-                    "shape.corner",
-                    "Corner ",
-                    box.to(TankShape.Box::corner, (b, p) -> new TankShape.Box(p, b.length(), b.width(), b.height())));
-        } else if (shape instanceof TankShape.Cylinder) {
-            Lens<Tank, TankShape.Cylinder> drum = new Lens<>(t -> (TankShape.Cylinder) t.shape(), Tank::withShape);
-            sheet.add(
-                    "shape.length",
-                    "Length",
-                    Unit.INCH,
-                    drum.to(
-                            TankShape.Cylinder::length,
-                            (c, m) -> new TankShape.Cylinder(c.from(), c.along(), m, c.diameter())));
-            sheet.add(
-                    "shape.diameter",
-                    "Diameter",
-                    Unit.INCH,
-                    drum.to(
-                            TankShape.Cylinder::diameter,
-                            (c, m) -> new TankShape.Cylinder(c.from(), c.along(), c.length(), m)));
-            sheet.place(
-                    "shape.end",
-                    "Middle of end ",
-                    drum.to(
-                            TankShape.Cylinder::from,
-                            (c, p) -> new TankShape.Cylinder(p, c.along(), c.length(), c.diameter())));
-        } else if (shape instanceof TankShape.Prism prism) {
-            prism(sheet, prism);
-        }
+        shape.<Runnable>as(b -> () -> box(sheet), p -> () -> prism(sheet, p), c -> () -> cylinder(sheet), s -> () -> {})
+                .run();
+    }
+
+    private static void box(Sheet<Tank> sheet) {
+        Lens<Tank, TankShape.Box> box = new Lens<>(t -> (TankShape.Box) t.shape(), Tank::withShape);
+        sheet.add(
+                "shape.length",
+                "Length",
+                Unit.INCH,
+                box.to(TankShape.Box::length, (b, m) -> new TankShape.Box(b.corner(), m, b.width(), b.height())));
+        sheet.add(
+                "shape.width",
+                "Width",
+                Unit.INCH,
+                box.to(TankShape.Box::width, (b, m) -> new TankShape.Box(b.corner(), b.length(), m, b.height())));
+        sheet.add(
+                "shape.height",
+                "Height",
+                Unit.INCH,
+                box.to(TankShape.Box::height, (b, m) -> new TankShape.Box(b.corner(), b.length(), b.width(), m)));
+        sheet.place(
+                "shape.corner",
+                "Corner ",
+                box.to(TankShape.Box::corner, (b, p) -> new TankShape.Box(p, b.length(), b.width(), b.height())));
+    }
+
+    private static void cylinder(Sheet<Tank> sheet) {
+        Lens<Tank, TankShape.Cylinder> drum = new Lens<>(t -> (TankShape.Cylinder) t.shape(), Tank::withShape);
+        sheet.add(
+                "shape.length",
+                "Length",
+                Unit.INCH,
+                drum.to(
+                        TankShape.Cylinder::length,
+                        (c, m) -> new TankShape.Cylinder(c.from(), c.along(), m, c.diameter())));
+        sheet.add(
+                "shape.diameter",
+                "Diameter",
+                Unit.INCH,
+                drum.to(
+                        TankShape.Cylinder::diameter,
+                        (c, m) -> new TankShape.Cylinder(c.from(), c.along(), c.length(), m)));
+        sheet.place(
+                "shape.end",
+                "Middle of end ",
+                drum.to(
+                        TankShape.Cylinder::from,
+                        (c, p) -> new TankShape.Cylinder(p, c.along(), c.length(), c.diameter())));
     }
 
     private static void prism(Sheet<Tank> sheet, TankShape.Prism shape) {

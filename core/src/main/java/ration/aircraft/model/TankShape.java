@@ -2,6 +2,8 @@ package ration.aircraft.model;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -15,6 +17,18 @@ import ration.base.quantity.UnitSystem;
 
 /** The inside of a tank, in aircraft axes. */
 public sealed interface TankShape {
+
+    /** What is answered of each kind of shape. */
+    <R> R as(
+            Function<Box, R> box,
+            Function<Prism, R> prism,
+            Function<Cylinder, R> cylinder,
+            Function<Sections, R> sections);
+
+    /** Itself if it is of one kind: for a question that concerns no other. */
+    default <T extends TankShape> Optional<T> only(Class<T> kind) {
+        return kind.isInstance(this) ? Optional.of(kind.cast(this)) : Optional.empty();
+    }
 
     /** The closed solid; throws IllegalArgumentException with the reason where the measures do not close one. */
     Solid solid();
@@ -59,6 +73,15 @@ public sealed interface TankShape {
      */
     record Box(Place corner, Measured length, Measured width, Measured height) implements TankShape {
         @Override
+        public <R> R as(
+                Function<Box, R> box,
+                Function<Prism, R> prism,
+                Function<Cylinder, R> cylinder,
+                Function<Sections, R> sections) {
+            return box.apply(this);
+        }
+
+        @Override
         public Solid solid() {
             return Solid.prism(section(), left(), right());
         }
@@ -92,6 +115,15 @@ public sealed interface TankShape {
 
     /** A side section drawn straight across from one butt line to another. */
     record Prism(List<Corner> corners, Measured leftWall, Measured rightWall) implements TankShape {
+        @Override
+        public <R> R as(
+                Function<Box, R> box,
+                Function<Prism, R> prism,
+                Function<Cylinder, R> cylinder,
+                Function<Sections, R> sections) {
+            return prism.apply(this);
+        }
+
         public Prism {
             corners = List.copyOf(corners);
         }
@@ -140,6 +172,15 @@ public sealed interface TankShape {
      * @param along which way it lies
      */
     record Cylinder(Place from, Along along, Measured length, Measured diameter) implements TankShape {
+        @Override
+        public <R> R as(
+                Function<Box, R> box,
+                Function<Prism, R> prism,
+                Function<Cylinder, R> cylinder,
+                Function<Sections, R> sections) {
+            return cylinder.apply(this);
+        }
+
         @Override
         public Solid solid() {
             return Solid.cylinder(from.point(), from.point().plus(along.axis().times(length.si())), diameter.si() / 2);
@@ -197,6 +238,15 @@ public sealed interface TankShape {
      * @param along BUTT_LINE or STATION
      */
     record Sections(Along along, List<Section> sections) implements TankShape {
+        @Override
+        public <R> R as(
+                Function<Box, R> box,
+                Function<Prism, R> prism,
+                Function<Cylinder, R> cylinder,
+                Function<Sections, R> sections) {
+            return sections.apply(this);
+        }
+
         public Sections {
             sections = List.copyOf(sections);
         }

@@ -124,7 +124,7 @@ final class TankValidation {
             }
             before = at;
         }
-        if (!f.ribs().isEmpty() && tank.shape() instanceof TankShape.Cylinder) {
+        if (!f.ribs().isEmpty() && tank.shape().only(TankShape.Cylinder.class).isPresent()) {
             to.block(tank.id(), "Ribs", "A round tank has no ribs here.", "Give it as sections, or take the ribs out.");
         }
         for (int i = 0; i < f.wells().size(); i++) {

@@ -47,10 +47,12 @@ public record Fit(String item, String name, String key, double was, double is, d
 
     /** Every part on the way whose loss could explain a flow test; none where no loss does. */
     public static List<Fit> of(Project project, FlowBasis basis, HangarTest test) {
-        if (!(test.work() instanceof Work.Sheet sheet)
-                || OpenLine.condition(basis, project.brief(), sheet).isEmpty()) {
+        Optional<Work.Sheet> form = test.work().sheet().filter(s -> OpenLine.condition(basis, project.brief(), s)
+                .isPresent());
+        if (form.isEmpty()) {
             return List.of();
         }
+        Work.Sheet sheet = form.get();
         List<Double> flows = sheet.full().stream()
                 .map(r -> Readout.flow(sheet, r))
                 .filter(q -> q > 0)
@@ -189,7 +191,7 @@ public record Fit(String item, String name, String key, double was, double is, d
         AsBuilt before = p.asBuilt();
         AsBuilt after = next.asBuilt();
         return next.withTests(p.tests().stream()
-                .map(t -> t.work() instanceof Work.Sheet
+                .map(t -> !t.work().onTank()
                                 && !t.by().inputs().lines().isEmpty()
                                 && Standing.of(t.with(new HangarTest.Progress(0, 0, true)), before)
                                                 .state()

@@ -32,7 +32,6 @@ import ration.record.evidence.Known;
 import ration.record.evidence.Named;
 import ration.record.evidence.Standing;
 import ration.record.evidence.TestKind;
-import ration.record.evidence.Work;
 import ration.record.project.Brief;
 import ration.record.project.Project;
 import ration.verdict.check.Verdict;
@@ -356,13 +355,12 @@ public final class TestProgram {
         }
 
         void set(TestKind kind, String subject, Handles handles, boolean asked, String asks, String source) {
-            Work sheet = Form.of(kind).isPresent() ? Work.Sheet.begun(kind, handles) : null;
             all.add(new Wanted(
                     kind,
                     subject,
                     handles,
-                    Named.of(system, kind, subject, sheet),
-                    Named.brief(system, kind, subject, sheet),
+                    Named.of(system, kind, subject, handles.positions()),
+                    Named.brief(system, kind, subject, handles.positions()),
                     asked,
                     asks,
                     source));

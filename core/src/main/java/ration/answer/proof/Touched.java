@@ -134,7 +134,7 @@ public record Touched(List<String> ended, List<String> asked) {
     }
 
     private static boolean rests(AsBuilt built, String subject, Work work, String item) {
-        if (!(work instanceof Work.Sheet)) {
+        if (work.onTank()) {
             return subject.equals(item);
         }
         Inputs rests = Standing.restsOn(built, subject, work);

@@ -193,8 +193,8 @@ public record Requirement(
         return tank.flatMap(TankAnswer::drainedThere)
                 .map(d -> new Line(needs, predicted, u.fineVolume(d.largest()), false, d.date()))
                 .orElseGet(() -> tank.map(t -> t.evidence().stale())
-                                .filter(s ->
-                                        s.stream().anyMatch(t -> t.work() instanceof ration.record.evidence.Work.Drain))
+                                .filter(s -> s.stream()
+                                        .anyMatch(t -> t.work().kind() == ration.record.evidence.TestKind.DRAIN))
                                 .isPresent()
                         ? new Line(needs, predicted, NOT_RUN, false, OUTDATED)
                         : new Line(needs, predicted, NOT_RUN, false, NEVER));

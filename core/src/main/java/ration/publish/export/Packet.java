@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import ration.aircraft.condition.Attitude;
 import ration.aircraft.model.Field;
 import ration.aircraft.model.FieldSheet;
@@ -38,7 +39,6 @@ import ration.record.evidence.Inputs;
 import ration.record.evidence.Named;
 import ration.record.evidence.Readout;
 import ration.record.evidence.Standing;
-import ration.record.evidence.Work;
 import ration.record.file.ProjectFile;
 import ration.record.project.Project;
 import ration.record.upkeep.Due;
@@ -398,7 +398,7 @@ public final class Packet {
     /** What each record rested on when it was done, line by line; who saw it, and the files beside it. */
     private void rested() throws IOException {
         for (HangarTest t : project.tests()) {
-            if (t.progress().done() && t.work() instanceof Work.Sheet) {
+            if (t.progress().done() && !t.work().onTank()) {
                 HangarTest.Beside b = t.by().beside();
                 pages.text(
                         Named.of(project.system(), t) + ", " + t.by().date()
@@ -437,31 +437,26 @@ public final class Packet {
     }
 
     private String figures(HangarTest t) {
-        if (t.work() instanceof Work.Drain d) {
-            String at = "pitch " + d.pitch().quantity().shown() + ", tilt "
-                    + d.tilt().quantity().shown();
-            if (d.stayed().isEmpty()) {
-                return at + ": nothing yet";
-            }
-            return at + ": "
-                    + String.join(
-                            ", ",
-                            d.stayed().stream()
-                                    .map(v -> units.text(v, Dimension.VOLUME))
-                                    .toList()) + " unusable";
-        }
-        if (t.work() instanceof Work.Fill f) {
-            return f.points().size() + " pours, "
-                    + units.text(f.total(f.points().size()), Dimension.VOLUME) + ", pitch "
-                    + f.pitch().quantity().shown();
-        }
-        if (t.work() instanceof Work.Sheet sheet) {
-            return Readout.lines(sheet, project.system(), units);
-        }
-        Work.TopOff top = (Work.TopOff) t.work();
-        return top.metered()
-                .map(m -> units.text(top.before().si() + m.si(), Dimension.VOLUME) + " in all")
-                .orElse("not finished");
+        return t.work()
+                .as(
+                        d -> {
+                            String at = "pitch " + d.pitch().quantity().shown() + ", tilt "
+                                    + d.tilt().quantity().shown();
+                            return d.stayed().isEmpty()
+                                    ? at + ": nothing yet"
+                                    : at + ": "
+                                            + d.stayed().stream()
+                                                    .map(v -> units.text(v, Dimension.VOLUME))
+                                                    .collect(Collectors.joining(", "))
+                                            + " unusable";
+                        },
+                        f -> f.points().size() + " pours, "
+                                + units.text(f.total(f.points().size()), Dimension.VOLUME) + ", pitch "
+                                + f.pitch().quantity().shown(),
+                        top -> top.metered()
+                                .map(m -> units.text(top.before().si() + m.si(), Dimension.VOLUME) + " in all")
+                                .orElse("not finished"),
+                        sheet -> Readout.lines(sheet, project.system(), units));
     }
 
     private void faults() throws IOException {

@@ -82,9 +82,10 @@ public record Inputs(Map<String, String> lines) {
     /** A corner of the shape: what is said of outlet and gauge is then said of them. */
     private static Point3 origin(Tank tank) {
         try {
-            return tank.shape() instanceof TankShape.Cylinder drum
-                    ? drum.from().point()
-                    : tank.shell().faces().get(0).get(0);
+            return tank.shape()
+                    .only(TankShape.Cylinder.class)
+                    .map(drum -> drum.from().point())
+                    .orElseGet(() -> tank.shell().faces().get(0).get(0));
         } catch (IllegalArgumentException e) {
             return new Point3(0, 0, 0);
         }
@@ -96,9 +97,10 @@ public record Inputs(Map<String, String> lines) {
                     .flatMap(List::stream)
                     .distinct()
                     .toList();
-            if (shape instanceof TankShape.Cylinder drum) {
-                lines.put("diameter", length(drum.diameter().si()));
-                lines.put("length", length(drum.length().si()));
+            Optional<TankShape.Cylinder> drum = shape.only(TankShape.Cylinder.class);
+            if (drum.isPresent()) {
+                lines.put("diameter", length(drum.get().diameter().si()));
+                lines.put("length", length(drum.get().length().si()));
                 return;
             }
             for (int i = 0; i < corners.size(); i++) {

@@ -3,6 +3,7 @@ package ration.record.evidence;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import ration.aircraft.model.FieldSheet;
 import ration.aircraft.model.FuelSystem;
@@ -16,26 +17,31 @@ public final class Named {
 
     /** A test with what it was done on: Nose-up flow, UPPER. */
     public static String of(FuelSystem system, HangarTest test) {
-        return of(system, test.work().kind(), test.subject(), test.work());
+        return of(system, test.work().kind(), test.subject(), positions(test.work()));
     }
 
     /** The same of a test that is still to run. */
-    public static String of(FuelSystem system, TestKind kind, String subject, Work work) {
+    public static String of(FuelSystem system, TestKind kind, String subject, Map<String, String> positions) {
         boolean volume = kind == TestKind.DRAIN || kind == TestKind.FILL || kind == TestKind.TOP_OFF;
-        return of(system, kind, subject, work, kind.title(), volume ? " of " : ", ");
+        return of(system, kind, subject, positions, kind.title(), volume ? " of " : ", ");
     }
 
     /** The same where its group stands beside it, short enough for a narrow column. */
-    public static String brief(FuelSystem system, TestKind kind, String subject, Work work) {
-        return of(system, kind, subject, work, kind.brief(), ", ").replaceAll(" tank$", "");
+    public static String brief(FuelSystem system, TestKind kind, String subject, Map<String, String> positions) {
+        return of(system, kind, subject, positions, kind.brief(), ", ").replaceAll(" tank$", "");
     }
 
     private static String of(
-            FuelSystem system, TestKind kind, String subject, Work work, String title, String between) {
+            FuelSystem system,
+            TestKind kind,
+            String subject,
+            Map<String, String> positions,
+            String title,
+            String between) {
         if (kind == TestKind.SELECTOR_OFF && system.selectors().size() == 1) {
             return title;
         }
-        String on = on(system, subject, work);
+        String on = on(system, subject, positions);
         if (kind == TestKind.PUMP_FLOW) {
             return on.replaceFirst(",|$", " alone,").replaceAll(",$", "");
         }
@@ -58,17 +64,23 @@ public final class Named {
                         .orElse(key);
     }
 
-    /** What it is done on, in words; empty of the whole aircraft. */
-    static String on(FuelSystem system, String subject, Work work) {
+    private static Map<String, String> positions(Work work) {
+        return work.sheet().map(s -> s.handles().positions()).orElse(Map.of());
+    }
+
+    /** What a test is done on, in words; empty of the whole aircraft. */
+    static String on(FuelSystem system, HangarTest test) {
+        return on(system, test.subject(), positions(test.work()));
+    }
+
+    private static String on(FuelSystem system, String subject, Map<String, String> positions) {
         List<String> parts = new ArrayList<>();
         if (!subject.isEmpty()) {
             parts.add(system.item(subject).map(Item::name).orElse(subject));
         }
-        if (work instanceof Work.Sheet sheet) {
-            String positions = Topology.named(system, sheet.handles().positions());
-            if (!positions.isEmpty()) {
-                parts.add(positions);
-            }
+        String at = Topology.named(system, positions);
+        if (!at.isEmpty()) {
+            parts.add(at);
         }
         return String.join(", ", parts);
     }

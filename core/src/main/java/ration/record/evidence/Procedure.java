@@ -61,9 +61,9 @@ public final class Procedure {
 
     /** The steps of a test of a system; none where what it was done on is no longer laid out. */
     public static List<Step> of(HangarTest test, FuelSystem system) {
-        if (test.work() instanceof Work.Sheet sheet) {
+        if (!test.work().onTank()) {
             return test.subject().isEmpty() || system.item(test.subject()).isPresent()
-                    ? SheetSteps.of(sheet.kind(), Named.on(system, test.subject(), sheet))
+                    ? SheetSteps.of(test.work().kind(), Named.on(system, test))
                     : List.of();
         }
         return system.item(test.subject())
@@ -74,7 +74,7 @@ public final class Procedure {
 
     /** The steps of a kind of work on a tank of a system. */
     public static List<Step> of(Work work, FuelSystem system, Tank tank) {
-        return work instanceof Work.Drain ? drain(system, tank) : work instanceof Work.Fill ? fill(tank) : topOff(tank);
+        return work.as(d -> drain(system, tank), f -> fill(tank), t -> topOff(tank), s -> List.of());
     }
 
     private static List<Step> drain(FuelSystem system, Tank tank) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ration.aircraft.condition.Handles;
 import ration.aircraft.model.Tank;
 import ration.base.quantity.UnitSystem;
 
@@ -65,9 +66,9 @@ public record Standing(State state, List<Inputs.Change> changes) {
                 now,
                 work.kind(),
                 subject,
-                work instanceof Work.Sheet s
-                        ? s.handles()
-                        : new ration.aircraft.condition.Handles(Map.of(), java.util.Set.of(), java.util.Set.of()));
+                work.sheet()
+                        .map(Work.Sheet::handles)
+                        .orElseGet(() -> new Handles(Map.of(), java.util.Set.of(), java.util.Set.of())));
     }
 
     /** Of a record, as the aircraft is now. */
@@ -84,7 +85,7 @@ public record Standing(State state, List<Inputs.Change> changes) {
         if (!test.subject().isEmpty() && now.system().item(test.subject()).isEmpty()) {
             return new Standing(State.GONE, List.of());
         }
-        boolean sheet = test.work() instanceof Work.Sheet;
+        boolean sheet = !test.work().onTank();
         boolean tank = !sheet && sameTank(test, known) && !stoodElsewhere(test.work(), now);
         List<Inputs.Change> changes = tank ? List.of() : changes(test, known);
         boolean same = sheet ? changes.isEmpty() && !test.by().inputs().lines().isEmpty() : tank;
@@ -103,7 +104,7 @@ public record Standing(State state, List<Inputs.Change> changes) {
 
     private static List<Inputs.Change> changes(HangarTest test, Known known) {
         AsBuilt now = known.now();
-        if (test.work() instanceof Work.Sheet) {
+        if (!test.work().onTank()) {
             return test.by().inputs().changed(restsOn(known, test.subject(), test.work())).stream()
                     .map(c -> named(c, now))
                     .toList();
@@ -121,12 +122,11 @@ public record Standing(State state, List<Inputs.Change> changes) {
 
     /** The angle a test was done at where it was that of the parked aircraft: its marks are good for that alone. */
     private static Optional<Double> stood(Work work) {
-        if (work instanceof Work.TopOff top) {
-            return top.pitch().map(p -> p.si()).filter(p -> Math.abs(p) > SAME_ANGLE);
-        }
-        return work instanceof Work.Fill f && f.stands() == Work.Stands.PARKED
-                ? Optional.of(f.pitch().si())
-                : Optional.empty();
+        return work.as(
+                d -> Optional.empty(),
+                f -> f.stands() == Work.Stands.PARKED ? Optional.of(f.pitch().si()) : Optional.empty(),
+                top -> top.pitch().map(p -> p.si()).filter(p -> Math.abs(p) > SAME_ANGLE),
+                s -> Optional.empty());
     }
 
     private static String degrees(double rad) {

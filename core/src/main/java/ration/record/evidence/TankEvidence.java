@@ -34,7 +34,9 @@ public record TankEvidence(
     /** Out of all records of a document. */
     public static TankEvidence of(Tank tank, List<HangarTest> all, AsBuilt now) {
         List<HangarTest> mine = all.stream()
-                .filter(t -> t.subject().equals(tank.id()) && t.progress().done() && !(t.work() instanceof Work.Sheet))
+                .filter(t -> t.subject().equals(tank.id())
+                        && t.progress().done()
+                        && t.work().onTank())
                 .toList();
         if (mine.isEmpty()) {
             return NONE;

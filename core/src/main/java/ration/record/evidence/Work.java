@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import ration.aircraft.condition.Handles;
 import ration.base.quantity.Measured;
 
@@ -12,6 +13,23 @@ import ration.base.quantity.Measured;
 public sealed interface Work {
 
     TestKind kind();
+
+    /** What is answered of each kind of work. */
+    <R> R as(Function<Drain, R> drain, Function<Fill, R> fill, Function<TopOff, R> topOff, Function<Sheet, R> sheet);
+
+    /** Whether it is done on a tank by pouring, and has no form. */
+    default boolean onTank() {
+        return sheet().isEmpty();
+    }
+
+    /** The filled-in form; empty of what is done on a tank by pouring. */
+    default Optional<Sheet> sheet() {
+        return as(d -> Optional.empty(), f -> Optional.empty(), t -> Optional.empty(), Optional::of);
+    }
+
+    private static <T> List<T> and(List<T> all, List<T> more) {
+        return java.util.stream.Stream.concat(all.stream(), more.stream()).toList();
+    }
 
     /** What people call the test. */
     default String title() {
@@ -29,6 +47,15 @@ public sealed interface Work {
     record Drain(String position, Measured pitch, Measured tilt, List<Trial> trials) implements Work {
         public Drain {
             trials = List.copyOf(trials);
+        }
+
+        @Override
+        public <R> R as(
+                Function<Drain, R> drain,
+                Function<Fill, R> fill,
+                Function<TopOff, R> topOff,
+                Function<Sheet, R> sheet) {
+            return drain.apply(this);
         }
 
         @Override
@@ -59,6 +86,11 @@ public sealed interface Work {
             List<Trial> all = new ArrayList<>(trials);
             all.add(trial);
             return new Drain(position, pitch, tilt, all);
+        }
+
+        /** With trials more. */
+        public Drain plus(List<Trial> more) {
+            return new Drain(position, pitch, tilt, and(trials, more));
         }
 
         /** What stayed in each trial that was finished, m3. */
@@ -118,6 +150,15 @@ public sealed interface Work {
         }
 
         @Override
+        public <R> R as(
+                Function<Drain, R> drain,
+                Function<Fill, R> fill,
+                Function<TopOff, R> topOff,
+                Function<Sheet, R> sheet) {
+            return fill.apply(this);
+        }
+
+        @Override
         public TestKind kind() {
             return TestKind.FILL;
         }
@@ -136,6 +177,11 @@ public sealed interface Work {
             List<Pour> all = new ArrayList<>(points.subList(0, Math.max(0, points.size() - 1)));
             all.add(pour);
             return new Fill(stands, pitch, all);
+        }
+
+        /** With pours more. */
+        public Fill plus(List<Pour> more) {
+            return new Fill(stands, pitch, and(points, more));
         }
 
         /** What is in the tank after the first n pours, m3. */
@@ -167,6 +213,15 @@ public sealed interface Work {
         }
 
         @Override
+        public <R> R as(
+                Function<Drain, R> drain,
+                Function<Fill, R> fill,
+                Function<TopOff, R> topOff,
+                Function<Sheet, R> sheet) {
+            return topOff.apply(this);
+        }
+
+        @Override
         public TestKind kind() {
             return TestKind.TOP_OFF;
         }
@@ -181,6 +236,15 @@ public sealed interface Work {
      * @param rows repeats, or pieces looked at
      */
     record Sheet(TestKind kind, Handles handles, Map<String, Measured> once, List<Row> rows) implements Work {
+        @Override
+        public <R> R as(
+                Function<Drain, R> drain,
+                Function<Fill, R> fill,
+                Function<TopOff, R> topOff,
+                Function<Sheet, R> sheet) {
+            return sheet.apply(this);
+        }
+
         public Sheet {
             once = java.util.Collections.unmodifiableMap(new java.util.TreeMap<>(once));
             rows = List.copyOf(rows);
@@ -208,6 +272,11 @@ public sealed interface Work {
 
         public Sheet withRows(List<Row> other) {
             return new Sheet(kind, handles, once, other);
+        }
+
+        /** With rows more. */
+        public Sheet plus(List<Row> more) {
+            return new Sheet(kind, handles, once, and(rows, more));
         }
 
         public Sheet plus(Row row) {

@@ -254,37 +254,50 @@ final class TankCodec {
     }
 
     private static void shape(ProjectWriter writer, ObjectNode out, String at, TankShape shape) {
-        if (shape instanceof TankShape.Prism prism) {
-            out.put("kind", "prism");
-            writer.numbered(out, at, "corners", prism.corners(), (c, corner, node) -> {
-                writer.measured(node, corner, "station", c.station());
-                writer.measured(node, corner, "waterLine", c.waterLine());
-            });
-            writer.measured(out, at, "leftWall", prism.leftWall());
-            writer.measured(out, at, "rightWall", prism.rightWall());
-        } else if (shape instanceof TankShape.Box box) {
-            out.put("kind", "box");
-            writer.place(out.putObject("corner"), at + ".corner", box.corner());
-            writer.measured(out, at, "length", box.length());
-            writer.measured(out, at, "width", box.width());
-            writer.measured(out, at, "height", box.height());
-        } else if (shape instanceof TankShape.Cylinder drum) {
-            out.put("kind", "cylinder");
-            writer.place(out.putObject("end"), at + ".end", drum.from());
-            out.put("along", ProjectWriter.word(drum.along()));
-            writer.measured(out, at, "length", drum.length());
-            writer.measured(out, at, "diameter", drum.diameter());
-        } else if (shape instanceof TankShape.Sections sections) {
-            out.put("kind", "sections");
-            out.put("along", ProjectWriter.word(sections.along()));
-            writer.numbered(out, at, "sections", sections.sections(), (s, section, node) -> {
-                writer.measured(node, section, "at", s.at());
-                writer.numbered(node, section, "points", s.points(), (p, point, n) -> {
-                    writer.measured(n, point, across(sections.along()), p.across());
-                    writer.measured(n, point, "waterLine", p.waterLine());
-                });
-            });
-        }
+        shape.<Runnable>as(
+                        b -> () -> box(writer, out, at, b),
+                        p -> () -> prism(writer, out, at, p),
+                        c -> () -> cylinder(writer, out, at, c),
+                        s -> () -> sections(writer, out, at, s))
+                .run();
         writer.restore(out, at);
+    }
+
+    private static void prism(ProjectWriter writer, ObjectNode out, String at, TankShape.Prism prism) {
+        out.put("kind", "prism");
+        writer.numbered(out, at, "corners", prism.corners(), (c, corner, node) -> {
+            writer.measured(node, corner, "station", c.station());
+            writer.measured(node, corner, "waterLine", c.waterLine());
+        });
+        writer.measured(out, at, "leftWall", prism.leftWall());
+        writer.measured(out, at, "rightWall", prism.rightWall());
+    }
+
+    private static void box(ProjectWriter writer, ObjectNode out, String at, TankShape.Box box) {
+        out.put("kind", "box");
+        writer.place(out.putObject("corner"), at + ".corner", box.corner());
+        writer.measured(out, at, "length", box.length());
+        writer.measured(out, at, "width", box.width());
+        writer.measured(out, at, "height", box.height());
+    }
+
+    private static void cylinder(ProjectWriter writer, ObjectNode out, String at, TankShape.Cylinder drum) {
+        out.put("kind", "cylinder");
+        writer.place(out.putObject("end"), at + ".end", drum.from());
+        out.put("along", ProjectWriter.word(drum.along()));
+        writer.measured(out, at, "length", drum.length());
+        writer.measured(out, at, "diameter", drum.diameter());
+    }
+
+    private static void sections(ProjectWriter writer, ObjectNode out, String at, TankShape.Sections sections) {
+        out.put("kind", "sections");
+        out.put("along", ProjectWriter.word(sections.along()));
+        writer.numbered(out, at, "sections", sections.sections(), (s, section, node) -> {
+            writer.measured(node, section, "at", s.at());
+            writer.numbered(node, section, "points", s.points(), (p, point, n) -> {
+                writer.measured(n, point, across(sections.along()), p.across());
+                writer.measured(n, point, "waterLine", p.waterLine());
+            });
+        });
     }
 }

@@ -72,7 +72,7 @@ final class TestCodec {
         }
         HangarTest test = new HangarTest(
                 reader.mark(in, "id"),
-                work instanceof Work.Sheet ? in.text("subject", "") : reader.mark(in, "tank"),
+                work.onTank() ? reader.mark(in, "tank") : in.text("subject", ""),
                 new HangarTest.Circumstances(
                         in.text("date", ""),
                         in.text("who", ""),
@@ -218,7 +218,7 @@ final class TestCodec {
     static void write(ProjectWriter writer, ObjectNode out, String path, HangarTest test) {
         out.put("kind", test.work().kind().key());
         out.put("id", test.id());
-        if (!(test.work() instanceof Work.Sheet)) {
+        if (test.work().onTank()) {
             out.put("tank", test.subject());
         } else if (!test.subject().isEmpty()) {
             out.put("subject", test.subject());
@@ -237,32 +237,42 @@ final class TestCodec {
                             "what", i.getKey())
                     .put("was", i.getValue()));
         }
-        if (test.work() instanceof Work.Drain drain) {
-            out.put("position", drain.position());
-            writer.measured(out, path, "pitch", drain.pitch());
-            writer.measured(out, path, "tilt", drain.tilt());
-            writer.numbered(out, path, "trials", drain.trials(), (t, at, node) -> {
-                writer.measured(node, at, "poured", t.poured());
-                t.back().ifPresent(b -> writer.measured(node, at, "back", b));
-            });
-        } else if (test.work() instanceof Work.Fill fill) {
-            out.put("attitude", fill.stands().key());
-            writer.measured(out, path, "pitch", fill.pitch());
-            writer.numbered(out, path, "pours", fill.points(), (p, at, node) -> {
-                writer.measured(node, at, "poured", p.poured());
-                p.reading().ifPresent(r -> writer.measured(node, at, "reading", r));
-            });
-        } else if (test.work() instanceof Work.TopOff top) {
-            writer.measured(out, path, "before", top.before());
-            top.metered().ifPresent(m -> writer.measured(out, path, "metered", m));
-            top.pitch().ifPresent(p -> writer.measured(out, path, "pitch", p));
-        } else if (test.work() instanceof Work.Sheet sheet) {
-            sheet(writer, out, path, sheet);
-        }
+        test.work()
+                .<Runnable>as(
+                        d -> () -> drain(writer, out, path, d),
+                        f -> () -> fill(writer, out, path, f),
+                        t -> () -> topOff(writer, out, path, t),
+                        s -> () -> sheet(writer, out, path, s))
+                .run();
         beside(writer, out, path, test.by().beside());
         out.put("step", test.progress().step());
         out.put("seconds", test.progress().seconds());
         out.put("done", test.progress().done());
+    }
+
+    private static void drain(ProjectWriter writer, ObjectNode out, String path, Work.Drain drain) {
+        out.put("position", drain.position());
+        writer.measured(out, path, "pitch", drain.pitch());
+        writer.measured(out, path, "tilt", drain.tilt());
+        writer.numbered(out, path, "trials", drain.trials(), (t, at, node) -> {
+            writer.measured(node, at, "poured", t.poured());
+            t.back().ifPresent(b -> writer.measured(node, at, "back", b));
+        });
+    }
+
+    private static void fill(ProjectWriter writer, ObjectNode out, String path, Work.Fill fill) {
+        out.put("attitude", fill.stands().key());
+        writer.measured(out, path, "pitch", fill.pitch());
+        writer.numbered(out, path, "pours", fill.points(), (p, at, node) -> {
+            writer.measured(node, at, "poured", p.poured());
+            p.reading().ifPresent(r -> writer.measured(node, at, "reading", r));
+        });
+    }
+
+    private static void topOff(ProjectWriter writer, ObjectNode out, String path, Work.TopOff top) {
+        writer.measured(out, path, "before", top.before());
+        top.metered().ifPresent(m -> writer.measured(out, path, "metered", m));
+        top.pitch().ifPresent(p -> writer.measured(out, path, "pitch", p));
     }
 
     private static void sheet(ProjectWriter writer, ObjectNode out, String path, Work.Sheet sheet) {

@@ -82,59 +82,69 @@ public final class TestsCsv {
     }
 
     private static List<List<String>> rows(HangarTest t) {
-        List<List<String>> rows = new ArrayList<>();
-        if (t.work() instanceof Work.Drain d) {
-            d.trials()
-                    .forEach(x -> rows.add(row(
-                            t,
-                            "drain",
-                            d.position(),
-                            text(d.pitch()),
-                            text(d.tilt()),
-                            text(x.poured()),
-                            x.back().map(TestsCsv::text).orElse(""),
-                            "")));
-            if (rows.isEmpty()) {
-                rows.add(row(t, "drain", d.position(), text(d.pitch()), text(d.tilt()), "", "", ""));
-            }
-        } else if (t.work() instanceof Work.Fill f) {
-            f.points()
-                    .forEach(x -> rows.add(row(
-                            t,
-                            "fill",
-                            f.stands().key(),
-                            text(f.pitch()),
-                            "",
-                            text(x.poured()),
-                            "",
-                            x.reading().map(TestsCsv::text).orElse(""))));
-            if (rows.isEmpty()) {
-                rows.add(row(t, "fill", f.stands().key(), text(f.pitch()), "", "", "", ""));
-            }
-        } else if (t.work() instanceof Work.TopOff top) {
-            rows.add(row(
-                    t,
-                    "top-off",
-                    "",
-                    top.pitch().map(TestsCsv::text).orElse(""),
-                    "",
-                    top.metered().map(TestsCsv::text).orElse(""),
-                    text(top.before()),
-                    ""));
-        } else if (t.work() instanceof Work.Sheet sheet) {
-            sheet.rows()
-                    .forEach(r -> rows.add(sheetRow(
-                            t,
-                            sheet,
-                            r.of(),
-                            figures(r.figures()),
-                            r.grade().map(Grade::word).orElse(""),
-                            r.again())));
-            if (rows.isEmpty()) {
-                rows.add(sheetRow(t, sheet, "", "", "", ""));
-            }
-        }
-        return rows;
+        return t.work().as(d -> drain(t, d), f -> fill(t, f), top -> List.of(topOff(t, top)), s -> sheet(t, s));
+    }
+
+    private static List<List<String>> drain(HangarTest t, Work.Drain d) {
+        String pitch = text(d.pitch());
+        String tilt = text(d.tilt());
+        return d.trials().isEmpty()
+                ? List.of(row(t, "drain", d.position(), pitch, tilt, "", "", ""))
+                : d.trials().stream()
+                        .map(x -> row(
+                                t,
+                                "drain",
+                                d.position(),
+                                pitch,
+                                tilt,
+                                text(x.poured()),
+                                x.back().map(TestsCsv::text).orElse(""),
+                                ""))
+                        .toList();
+    }
+
+    private static List<List<String>> fill(HangarTest t, Work.Fill f) {
+        String stands = f.stands().key();
+        String pitch = text(f.pitch());
+        return f.points().isEmpty()
+                ? List.of(row(t, "fill", stands, pitch, "", "", "", ""))
+                : f.points().stream()
+                        .map(x -> row(
+                                t,
+                                "fill",
+                                stands,
+                                pitch,
+                                "",
+                                text(x.poured()),
+                                "",
+                                x.reading().map(TestsCsv::text).orElse("")))
+                        .toList();
+    }
+
+    private static List<String> topOff(HangarTest t, Work.TopOff top) {
+        return row(
+                t,
+                "top-off",
+                "",
+                top.pitch().map(TestsCsv::text).orElse(""),
+                "",
+                top.metered().map(TestsCsv::text).orElse(""),
+                text(top.before()),
+                "");
+    }
+
+    private static List<List<String>> sheet(HangarTest t, Work.Sheet sheet) {
+        return sheet.rows().isEmpty()
+                ? List.of(sheetRow(t, sheet, "", "", "", ""))
+                : sheet.rows().stream()
+                        .map(r -> sheetRow(
+                                t,
+                                sheet,
+                                r.of(),
+                                figures(r.figures()),
+                                r.grade().map(Grade::word).orElse(""),
+                                r.again()))
+                        .toList();
     }
 
     private static List<String> row(HangarTest t, String kind, String... rest) {
@@ -273,28 +283,22 @@ public final class TestsCsv {
     }
 
     private static HangarTest together(HangarTest a, HangarTest b) {
-        if (a.work() instanceof Work.Drain x && b.work() instanceof Work.Drain y) {
-            Work.Drain all = x;
-            for (Work.Trial t : y.trials()) {
-                all = all.plus(t);
-            }
-            return a.with(all);
+        if (a.work().kind() != b.work().kind()) {
+            throw apart(a);
         }
-        if (a.work() instanceof Work.Fill x && b.work() instanceof Work.Fill y) {
-            Work.Fill all = x;
-            for (Work.Pour p : y.points()) {
-                all = all.plus(p);
-            }
-            return a.with(all);
-        }
-        if (a.work() instanceof Work.Sheet x && b.work() instanceof Work.Sheet y && x.kind() == y.kind()) {
-            Work.Sheet all = x;
-            for (Work.Row r : y.rows()) {
-                all = all.plus(r);
-            }
-            return a.with(all);
-        }
-        throw new IllegalArgumentException("test " + a.id() + " stands on two rows that do not belong together.");
+        // of one kind, so the second is what the first is
+        return a.with(a.work()
+                .<Work>as(
+                        d -> d.plus(((Work.Drain) b.work()).trials()),
+                        f -> f.plus(((Work.Fill) b.work()).points()),
+                        top -> {
+                            throw apart(a);
+                        },
+                        sheet -> sheet.plus(((Work.Sheet) b.work()).rows())));
+    }
+
+    private static IllegalArgumentException apart(HangarTest a) {
+        return new IllegalArgumentException("test " + a.id() + " stands on two rows that do not belong together.");
     }
 
     private static HangarTest test(Map<String, String> cells) {

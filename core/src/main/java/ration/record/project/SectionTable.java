@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import ration.aircraft.model.TankShape;
 import ration.aircraft.model.TankShape.Section;
 import ration.aircraft.model.TankShape.SectionPoint;
@@ -153,8 +154,9 @@ public final class SectionTable {
 
     /** Any shape without curves as two sections or more. */
     public static TankShape.Sections of(TankShape shape) {
-        if (shape instanceof TankShape.Sections s) {
-            return s;
+        Optional<TankShape.Sections> sections = shape.only(TankShape.Sections.class);
+        if (sections.isPresent()) {
+            return sections.get();
         }
         List<SectionPoint> points = shape.section().stream()
                 .map(p -> new SectionPoint(round(p.x()), round(p.z())))

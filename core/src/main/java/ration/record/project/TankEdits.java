@@ -33,24 +33,29 @@ final class TankEdits {
     }
 
     void offer(Tank tank) {
-        if (tank.shape() instanceof TankShape.Box) {
-            edits.add("Draw by corners", tank, TankEdits::byCorners);
-        } else if (tank.shape() instanceof TankShape.Prism prism) {
+        tank.shape()
+                .only(TankShape.Box.class)
+                .ifPresent(box -> edits.add("Draw by corners", tank, TankEdits::byCorners));
+        tank.shape().only(TankShape.Prism.class).ifPresent(prism -> {
             if (prism.corners().size() > 1) {
                 edits.add("Add corner", tank, TankEdits::withCorner);
             }
             if (prism.corners().size() > 3) {
                 edits.add("Remove corner", tank, TankEdits::withoutCorner);
             }
-        }
+        });
         outlets(tank);
         fitout(tank);
     }
 
     private static Tank byCorners(Tank tank) {
-        if (!(tank.shape() instanceof TankShape.Box box)) {
-            return tank;
-        }
+        return tank.shape()
+                .only(TankShape.Box.class)
+                .map(box -> byCorners(tank, box))
+                .orElse(tank);
+    }
+
+    private static Tank byCorners(Tank tank, TankShape.Box box) {
         List<TankShape.Corner> corners = box.section().stream()
                 .map(p -> corner(p.x(), p.z(), box.corner().station().by()))
                 .toList();
@@ -61,9 +66,13 @@ final class TankEdits {
     }
 
     private static Tank withCorner(Tank tank) {
-        if (!(tank.shape() instanceof TankShape.Prism prism)) {
-            return tank;
-        }
+        return tank.shape()
+                .only(TankShape.Prism.class)
+                .map(prism -> withCorner(tank, prism))
+                .orElse(tank);
+    }
+
+    private static Tank withCorner(Tank tank, TankShape.Prism prism) {
         Point2 a = ItemEdits.last(prism.section());
         Point2 b = prism.section().get(0);
         return tank.withShape(new TankShape.Prism(
@@ -73,10 +82,12 @@ final class TankEdits {
     }
 
     private static Tank withoutCorner(Tank tank) {
-        return tank.shape() instanceof TankShape.Prism prism && prism.corners().size() > 3
-                ? tank.withShape(
-                        new TankShape.Prism(ItemEdits.butLast(prism.corners()), prism.leftWall(), prism.rightWall()))
-                : tank;
+        return tank.shape()
+                .only(TankShape.Prism.class)
+                .filter(prism -> prism.corners().size() > 3)
+                .map(prism -> tank.withShape(
+                        new TankShape.Prism(ItemEdits.butLast(prism.corners()), prism.leftWall(), prism.rightWall())))
+                .orElse(tank);
     }
 
     private void fitout(Tank tank) {
@@ -172,7 +183,7 @@ final class TankEdits {
     }
 
     private void ribs(Tank tank, Fitout f) {
-        if (!(tank.shape() instanceof TankShape.Cylinder) && f.ribs().size() < 12) {
+        if (tank.shape().only(TankShape.Cylinder.class).isEmpty() && f.ribs().size() < 12) {
             Fitout.Rib more = rib(tank, f);
             fit("Add rib", tank, x -> x.withRibs(ItemEdits.and(x.ribs(), more)));
         }

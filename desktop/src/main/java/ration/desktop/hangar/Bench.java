@@ -110,7 +110,7 @@ record Bench(String picked, String open) {
 
     /** What it rests on, as the aircraft is when it begins. */
     private static HangarTest.Circumstances on(Project p, Wanted w, Work work, HangarTest.Circumstances by) {
-        return work instanceof Work.Sheet
+        return !work.onTank()
                 ? by.on(Standing.restsOn(p.asBuilt(), w.subject(), work))
                 : p.asBuilt().tank(w.subject()).map(by::on).orElse(by);
     }

@@ -43,9 +43,11 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
     /** Runs made and to be made; none of a test that is not repeated. */
     List<Run> runs(HangarTest t) {
         List<Run> all = new ArrayList<>();
-        if (!(t.work() instanceof Work.Sheet sheet) || sheet.form().least() < 2) {
+        Optional<Work.Sheet> form = t.work().sheet().filter(s -> s.form().least() >= 2);
+        if (form.isEmpty()) {
             return all;
         }
+        Work.Sheet sheet = form.get();
         double limit = limit(t);
         for (Work.Row r : sheet.rows()) {
             double flow = Readout.flow(sheet, r);
@@ -87,11 +89,11 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
 
     /** Whether losses can be fitted to it: a finished flow test. */
     static boolean fits(HangarTest t) {
-        return t.work() instanceof Work.Sheet sheet
-                && sheet.form().least() > 1
-                && !sheet.rows().isEmpty()
-                && smallest(sheet)
-                && t.progress().done();
+        return t.progress().done()
+                && t.work()
+                        .sheet()
+                        .filter(s -> s.form().least() > 1 && !s.rows().isEmpty() && smallest(s))
+                        .isPresent();
     }
 
     String asks(TestProgram.Proof p) {
@@ -116,7 +118,7 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
 
     Record record(HangarTest t) {
         Standing standing = Standing.of(t, project.asBuilt());
-        String result = t.work() instanceof Work.Sheet
+        String result = !t.work().onTank()
                 ? a.program()
                         .outcome(t.id())
                         .map(o -> o.measured().in(units))

@@ -196,7 +196,7 @@ public final class HangarPage extends LivePage {
         return session.project()
                 .test(bench.open())
                 .filter(t -> a.basis().isPresent()
-                        && t.work() instanceof Work.Sheet
+                        && !t.work().onTank()
                         && !t.progress().done())
                 .map(t -> Source.standIn(() -> StandIn.of(
                         a.basis().get(), a.project().brief(), t.subject(), (Work.Sheet) t.work(), System.nanoTime())));

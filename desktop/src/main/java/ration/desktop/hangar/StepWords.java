@@ -120,44 +120,42 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
     /** Changes whenever what is drawn of the step does. */
     String state() {
         Work work = test.work();
-        int entered = work instanceof Work.Drain d
-                ? d.trials().size()
-                : work instanceof Work.Fill f
-                        ? f.points().size()
-                        : work instanceof Work.Sheet s ? s.rows().hashCode() : 0;
+        int entered = work.as(d -> d.trials().size(), f -> f.points().size(), t -> 0, s -> s.rows()
+                .hashCode());
         boolean ending = done() || test.progress().step() >= steps().size() - 1;
         // what a test with a form found is shown anew once it was worked out
-        String told = work instanceof Work.Sheet && ending
+        String told = !work.onTank() && ending
                 ? countsNot() + outcome().map(o -> o.words().in(units)).orElse("")
                 : "";
         return test.id() + "/" + test.progress().step() + "/" + done() + "/" + entered + "/" + units + "/" + told;
     }
 
+    private void filled(Work.Fill f, List<Line> all) {
+        all.add(new Line(
+                "Attitude",
+                f.stands().word() + ", pitch " + f.pitch().quantity().shown()));
+        for (int i = 0; i < f.points().size(); i++) {
+            all.add(new Line(
+                    units.fineVolume(f.total(i + 1)),
+                    f.points().get(i).reading().map(r -> r.quantity().shown()).orElse("not read")));
+        }
+    }
+
+    private static void topped(Work.TopOff top, List<Line> all) {
+        all.add(new Line("In tank before", top.before().quantity().shown()));
+        top.metered().ifPresent(m -> all.add(new Line("Metered", m.quantity().shown())));
+    }
+
     /** Everything entered, line by line. */
     List<Line> soFar() {
         List<Line> all = new ArrayList<>();
-        if (test.work() instanceof Work.Drain d) {
-            drained(d, all);
-        } else if (test.work() instanceof Work.Fill f) {
-            all.add(new Line(
-                    "Attitude",
-                    f.stands().word() + ", pitch " + f.pitch().quantity().shown()));
-            for (int i = 0; i < f.points().size(); i++) {
-                all.add(new Line(
-                        units.fineVolume(f.total(i + 1)),
-                        f.points()
-                                .get(i)
-                                .reading()
-                                .map(r -> r.quantity().shown())
-                                .orElse("not read")));
-            }
-        } else if (test.work() instanceof Work.TopOff top) {
-            all.add(new Line("In tank before", top.before().quantity().shown()));
-            top.metered()
-                    .ifPresent(m -> all.add(new Line("Metered", m.quantity().shown())));
-        } else if (test.work() instanceof Work.Sheet sheet) {
-            sheet(sheet, all);
-        }
+        test.work()
+                .<Runnable>as(
+                        d -> () -> drained(d, all),
+                        f -> () -> filled(f, all),
+                        t -> () -> topped(t, all),
+                        s -> () -> sheet(s, all))
+                .run();
         test.by()
                 .beside()
                 .photos()

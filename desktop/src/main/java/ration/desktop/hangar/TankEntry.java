@@ -26,6 +26,7 @@ import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.record.evidence.HangarTest;
 import ration.record.evidence.Procedure;
+import ration.record.evidence.TestKind;
 import ration.record.evidence.Work;
 
 /** The entries of a drain test, a fill and a top-off. */
@@ -301,7 +302,7 @@ final class TankEntry {
                 .toList()
                 .indexOf(Procedure.Asks.POUR);
         if (again >= 0) {
-            boolean drain = t.work() instanceof Work.Drain;
+            boolean drain = t.work().kind() == TestKind.DRAIN;
             Button more = Ui.button(
                     drain ? "Repeat" : "Next pour",
                     "test-again",

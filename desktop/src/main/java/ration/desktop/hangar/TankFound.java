@@ -22,13 +22,11 @@ record TankFound(String big, String under) {
 
     /** @param computed of its tank; empty where that is no longer laid out */
     static TankFound of(Work work, Optional<TankAnswer> computed, UnitSystem u) {
-        if (work instanceof Work.Drain d && !d.stayed().isEmpty()) {
-            return drained(d, computed, u);
-        }
-        if (work instanceof Work.Fill f && !f.points().isEmpty()) {
-            return filled(f, computed, u);
-        }
-        return work instanceof Work.TopOff top && top.metered().isPresent() ? topped(top, computed, u) : NOTHING;
+        return work.as(
+                d -> d.stayed().isEmpty() ? NOTHING : drained(d, computed, u),
+                f -> f.points().isEmpty() ? NOTHING : filled(f, computed, u),
+                top -> top.metered().isEmpty() ? NOTHING : topped(top, computed, u),
+                sheet -> NOTHING);
     }
 
     private static TankFound drained(Work.Drain d, Optional<TankAnswer> computed, UnitSystem u) {
@@ -83,23 +81,20 @@ record TankFound(String big, String under) {
 
     /** The figure of a record in a few words; empty while it has none, and where its form tells it. */
     static String brief(HangarTest t, UnitSystem units) {
-        if (t.work() instanceof Work.Drain d) {
-            return d.stayed().isEmpty()
-                    ? ""
-                    : units.fineVolume(d.stayed().stream()
-                            .mapToDouble(Double::doubleValue)
-                            .max()
-                            .orElse(0));
-        }
-        if (t.work() instanceof Work.Fill f) {
-            return f.points().isEmpty()
-                    ? ""
-                    : units.fineVolume(f.total(f.points().size()));
-        }
-        return t.work() instanceof Work.TopOff top
-                ? top.metered()
-                        .map(m -> units.fineVolume(top.before().si() + m.si()))
-                        .orElse("")
-                : "";
+        return t.work()
+                .as(
+                        d -> d.stayed().isEmpty()
+                                ? ""
+                                : units.fineVolume(d.stayed().stream()
+                                        .mapToDouble(Double::doubleValue)
+                                        .max()
+                                        .orElse(0)),
+                        f -> f.points().isEmpty()
+                                ? ""
+                                : units.fineVolume(f.total(f.points().size())),
+                        top -> top.metered()
+                                .map(m -> units.fineVolume(top.before().si() + m.si()))
+                                .orElse(""),
+                        sheet -> "");
     }
 }

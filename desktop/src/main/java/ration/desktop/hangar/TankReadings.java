@@ -47,14 +47,23 @@ record TankReadings(UnitSystem units) {
 
     /** The amount that is likely poured, to be typed over; empty where nothing tells. */
     String usual(Work work) {
-        if (work instanceof Work.Drain d) {
-            return d.trials().isEmpty()
-                    ? volume() == Unit.GALLON ? "2.5 gal" : "10 L"
-                    : d.trials().get(d.trials().size() - 1).poured().quantity().shown();
-        }
-        return work instanceof Work.Fill f && !f.points().isEmpty()
-                ? f.points().get(f.points().size() - 1).poured().quantity().shown()
-                : "";
+        return work.as(
+                d -> d.trials().isEmpty()
+                        ? volume() == Unit.GALLON ? "2.5 gal" : "10 L"
+                        : d.trials()
+                                .get(d.trials().size() - 1)
+                                .poured()
+                                .quantity()
+                                .shown(),
+                f -> f.points().isEmpty()
+                        ? ""
+                        : f.points()
+                                .get(f.points().size() - 1)
+                                .poured()
+                                .quantity()
+                                .shown(),
+                t -> "",
+                s -> "");
     }
 
     /** A trial begun, or begun again; a step of a fill. */
@@ -67,14 +76,16 @@ record TankReadings(UnitSystem units) {
     }
 
     private static Work poured(Work work, Measured poured) {
-        if (work instanceof Work.Drain d) {
-            Work.Trial trial = new Work.Trial(poured, Optional.empty());
-            return d.trials().isEmpty()
-                            || d.trials().get(d.trials().size() - 1).back().isPresent()
-                    ? d.plus(trial)
-                    : d.withLast(trial);
-        }
-        return work instanceof Work.Fill f ? f.plus(new Work.Pour(poured, Optional.empty())) : work;
+        return work.as(
+                d -> {
+                    Work.Trial trial = new Work.Trial(poured, Optional.empty());
+                    boolean next = d.trials().isEmpty()
+                            || d.trials().get(d.trials().size() - 1).back().isPresent();
+                    return next ? d.plus(trial) : d.withLast(trial);
+                },
+                f -> f.plus(new Work.Pour(poured, Optional.empty())),
+                t -> t,
+                s -> s);
     }
 
     /** The pitch that heights of two marks show, as it is entered; empty until all three are. */

@@ -31,7 +31,6 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.record.evidence.HangarTest;
 import ration.record.evidence.Procedure;
-import ration.record.evidence.Work;
 import ration.record.project.Edit;
 import ration.record.project.Project;
 
@@ -262,7 +261,7 @@ final class TestRunner extends ColumnBox {
         }
         where.setText(now.where());
         if (now.done()) {
-            if (t.work() instanceof Work.Sheet) {
+            if (!t.work().onTank()) {
                 sheets.result(t);
             } else {
                 tanks.result(t);
@@ -295,7 +294,7 @@ final class TestRunner extends ColumnBox {
             next("Read and understood", () -> advance(t));
         } else if (step.asks() == Procedure.Asks.WHO) {
             who(t);
-        } else if (t.work() instanceof Work.Sheet) {
+        } else if (!t.work().onTank()) {
             sheets.build(t, step);
         } else {
             tanks.build(t, step.asks());

@@ -104,7 +104,7 @@ final class ShapeView extends RowBox {
     }
 
     private Optional<TankShape.Sections> sections() {
-        return tank.shape() instanceof TankShape.Sections s ? Optional.of(s) : Optional.empty();
+        return tank.shape().only(TankShape.Sections.class);
     }
 
     private Optional<Point3> marked() {
@@ -143,7 +143,7 @@ final class ShapeView extends RowBox {
         Map<String, Runnable> chips = new LinkedHashMap<>();
         edits.forEach(o -> chips.put(
                 o.label(), () -> session.apply(Edit.of(o.label() + ", " + now.name(), p -> p.with(o.on(p.system()))))));
-        if (!(tank.shape() instanceof TankShape.Cylinder) && sections().isEmpty()) {
+        if (tank.shape().only(TankShape.Cylinder.class).isEmpty() && sections().isEmpty()) {
             chips.put(SECTIONS, () -> reshape("Enter sections of ", t -> t.withShape(SectionTable.of(t.shape()))));
         }
         offers.show(chips);
@@ -276,7 +276,10 @@ final class ShapeView extends RowBox {
     }
 
     private void resection(String name, UnaryOperator<TankShape.Sections> change) {
-        reshape(name, t -> t.shape() instanceof TankShape.Sections s ? t.withShape(change.apply(s)) : t);
+        reshape(name, t -> t.shape()
+                .only(TankShape.Sections.class)
+                .map(s -> t.withShape(change.apply(s)))
+                .orElse(t));
     }
 
     private void patterns() {
