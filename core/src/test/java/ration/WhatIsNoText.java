@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.StartingCase;
 import ration.answer.assess.TankAnswer;
 import ration.answer.fault.FaultAnswer;
 import ration.answer.find.Explanation;
@@ -133,7 +134,7 @@ public final class WhatIsNoText implements Callable<Map<String, String>> {
     private void search(Assessment a) {
         for (PracticeCase c : PracticeCase.of(a.project())) {
             Search search = Search.of(a, List.of());
-            List<NextReading> next = search.next(Assessment.start(a.project()));
+            List<NextReading> next = search.next(StartingCase.of(a.project()));
             for (NextReading n : next) {
                 put("reading " + n.asked().place() + " " + n.asked().what(), n.minutes(), n.left());
             }

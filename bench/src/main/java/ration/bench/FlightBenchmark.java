@@ -16,6 +16,7 @@ import org.openjdk.jmh.annotations.Warmup;
 import ration.aircraft.flight.FlightPlan;
 import ration.aircraft.flight.Switching;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.answer.drawdown.Flight;
 import ration.answer.drawdown.FlightRun;
 import ration.answer.drawdown.UsualFlight;
@@ -55,7 +56,7 @@ public class FlightBenchmark {
                 Reading.What.PRESSURE,
                 0,
                 Unit.PSI.toSi(0.3),
-                new Setting(Assessment.start(assessment.project()))));
+                new Setting(StartingCase.of(assessment.project()))));
     }
 
     /** From full tanks to the last fuel: Corrie 3, Brindle 6, Tansy 4.5 hours, a sample a minute. */

@@ -335,4 +335,19 @@ class LifeWindowTest extends WindowHarness {
                 .tryQuery()
                 .isEmpty());
     }
+
+    /** From what is asked to the test that shows it, ready to be run. */
+    @Test
+    void aRequirementLeadsToItsTest() {
+        robot.clickOn("#rail-sign_off");
+        until(() -> robot.lookup("#requirement-flow-margin-selector-fuselage")
+                .tryQuery()
+                .isPresent());
+        robot.interact(() -> ((Button) node("#requirement-flow-margin-selector-fuselage")).fire());
+        until(() -> node("#point-test").isVisible());
+        robot.clickOn("#point-test");
+        until(() -> robot.lookup("#hangar-page").tryQuery().isPresent()
+                && label("#step-title").equals("Nose-up flow, FUSELAGE")
+                && robot.lookup("#test-begin").tryQuery().isPresent());
+    }
 }

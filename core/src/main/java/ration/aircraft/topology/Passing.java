@@ -47,6 +47,20 @@ public interface Passing {
         };
     }
 
+    /**
+     * As it is meant to run with the handles so: through headers, not through tanks.
+     *
+     * @param positions by selector id; a selector not named passes nothing
+     */
+    static Passing running(Map<String, String> positions) {
+        return p -> switch (p.what()) {
+            case TANK, RAIL -> Way.NONE;
+            case POSITION -> p.position().equals(positions.get(p.from().item())) ? Way.BOTH : Way.NONE;
+            case BORE, SHUT_OFF, HEADER -> Way.BOTH;
+            case CHECK, FREE_PUMP, CHECKED_PUMP, TIGHT_PUMP, BYPASS, REDUCER -> Way.FORWARD;
+        };
+    }
+
     /** From tank to engine as it is meant to run, with every handle where it opens the way: no vessel is passed. */
     static Passing forward() {
         return p -> switch (p.what()) {

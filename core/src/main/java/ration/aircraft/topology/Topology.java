@@ -123,6 +123,21 @@ public final class Topology {
                 .findFirst();
     }
 
+    /** Tanks that feed the engine as it is meant to run with the handles so: an outlet of theirs is joined to it. */
+    public List<Tank> feeding(Map<String, String> positions) {
+        Passing running = Passing.running(positions);
+        return system.tanks().stream()
+                .filter(t -> system.inlet()
+                        .filter(i -> reached(
+                                        t.outlets().stream()
+                                                .map(o -> new PortRef(t.id(), o.name()))
+                                                .toList(),
+                                        running)
+                                .contains(new PortRef(i.id(), Item.IN)))
+                        .isPresent())
+                .toList();
+    }
+
     /** Every port that fuel at one of these could come to, these included. */
     public Set<PortRef> reached(Collection<PortRef> from, Passing passing) {
         Set<PortRef> seen = new LinkedHashSet<>();

@@ -29,9 +29,9 @@ public final class CaseWords {
     public static Condition parse(Assessment assessment, String written) {
         Project project = assessment.project();
         if (written.isBlank() || written.strip().equalsIgnoreCase(GOVERNING)) {
-            return assessment.governing().map(CaseAnswer::condition).orElseGet(() -> Assessment.start(project));
+            return assessment.governing().map(CaseAnswer::condition).orElseGet(() -> StartingCase.of(project));
         }
-        Condition c = Assessment.start(project);
+        Condition c = StartingCase.of(project);
         for (String part : written.split(",")) {
             String word = part.strip().toLowerCase(Locale.ROOT);
             Condition next = word.isEmpty() ? c : said(project, c, today(word));
@@ -59,7 +59,7 @@ public final class CaseWords {
         }
         for (Contents k : Contents.values()) {
             if (k.label().toLowerCase(Locale.ROOT).equals(word)) {
-                return c.withContents(Assessment.fill(project, k));
+                return c.withContents(StartingCase.filled(project, k));
             }
         }
         for (Selector s : project.system().selectors()) {

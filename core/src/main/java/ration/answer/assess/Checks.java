@@ -52,4 +52,27 @@ final class Checks {
     static Finding notShown(Check check, String of, String title, String why) {
         return new Finding(check, of, title, "", Verdict.NOT_SHOWN, Finding.MISSED, u -> why, PRACTICE, "");
     }
+
+    /** A finding whose bar is full where it is met by more, and that asks for nothing where it holds. */
+    static Finding finding(
+            Check check,
+            String of,
+            String title,
+            String item,
+            Verdict verdict,
+            double ratio,
+            Finding.Wording detail,
+            String source,
+            String remedy) {
+        return new Finding(
+                check,
+                of,
+                title,
+                item,
+                verdict,
+                Math.min(Finding.MET, ratio),
+                detail,
+                source,
+                verdict == Verdict.HOLDS ? "" : remedy);
+    }
 }

@@ -17,6 +17,7 @@ import ration.aircraft.condition.Day;
 import ration.aircraft.condition.Fault;
 import ration.aircraft.flight.Phase;
 import ration.aircraft.heat.HeatFigure;
+import ration.aircraft.topology.Topology;
 import ration.physics.flow.FlowAnswer;
 import ration.physics.flow.FlowBasis;
 import ration.physics.flow.TankLevel;
@@ -90,7 +91,7 @@ public final class FaultCases {
             }
         }
         List<CaseAnswer.Setting> settings = new ArrayList<>();
-        for (Map<String, String> position : Assessment.positions(a.project().system())) {
+        for (Map<String, String> position : Topology.positions(a.project().system())) {
             levels.forEach(l -> settings.add(new CaseAnswer.Setting(
                     l.condition().withPositions(position),
                     Filling.of(l.contents()),
@@ -225,7 +226,7 @@ public final class FaultCases {
      */
     public static List<Condition> handles(Assessment a, Condition from) {
         List<Condition> all = new ArrayList<>();
-        for (Map<String, String> position : Assessment.positions(a.project().system())) {
+        for (Map<String, String> position : Topology.positions(a.project().system())) {
             for (PumpSet pumps : PumpSet.of(a.project().system())) {
                 all.add(from.withPositions(position).withStopped(Set.copyOf(pumps.stopped())));
             }

@@ -97,10 +97,10 @@ final class Feeds {
                 project.brief().fuel(),
                 project.brief().choices().friction().law());
         double most = Double.NaN;
-        for (Map<String, String> position : Assessment.positions(alone)) {
+        for (Map<String, String> position : Topology.positions(alone)) {
             Condition c = new Condition(
                     Attitude.ofDegrees("Level", 0, 0),
-                    Assessment.fill(one, Contents.FULL),
+                    StartingCase.filled(one, Contents.FULL),
                     position,
                     Set.of(),
                     Set.of(),

@@ -28,10 +28,10 @@ record HeaderReserve(Header header, double drawn, boolean known) {
         if (basis == null) {
             return new HeaderReserve(header, demand, false);
         }
-        Condition start = Assessment.start(project);
+        Condition start = StartingCase.of(project);
         Topology topology = basis.topology();
         double most = 0;
-        for (var position : Assessment.positions(project.system())) {
+        for (var position : Topology.positions(project.system())) {
             FlowAnswer a = basis.ask(start.withPositions(position), new FlowQuestion.Demand(demand));
             if (a.usable()) {
                 double out = header.outlets().stream()

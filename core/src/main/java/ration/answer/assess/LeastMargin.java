@@ -41,8 +41,8 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
                 || project.system().tanks().isEmpty()) {
             return Optional.empty();
         }
-        FlowBasis basis = Assessment.basis(project, known);
-        return least(project, basis, Assessment.conditions(project, basis).parallelStream());
+        FlowBasis basis = Assessor.basis(project, known);
+        return least(project, basis, Matrix.of(project, basis).parallelStream());
     }
 
     /**
@@ -54,7 +54,7 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
         if (Validation.of(project.system()).stream().anyMatch(Problem::blocks)) {
             return Optional.empty();
         }
-        FlowBasis basis = Assessment.basis(project, known);
+        FlowBasis basis = Assessor.basis(project, known);
         return least(
                 project,
                 basis,

@@ -13,18 +13,16 @@ import ration.aircraft.model.EngineInlet;
 import ration.aircraft.model.Header;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.PortRef;
-import ration.aircraft.model.Pump;
 import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
 import ration.aircraft.plumbing.LineRules;
+import ration.aircraft.topology.Topology;
 import ration.base.quantity.Dimension;
-import ration.base.quantity.Measured;
 import ration.base.quantity.Method;
 import ration.physics.flow.DeadHead;
 import ration.physics.flow.FlowAnswer;
 import ration.physics.flow.FlowBasis;
 import ration.physics.flow.FlowQuestion;
-import ration.record.project.Brief;
 import ration.record.project.Project;
 import ration.verdict.check.Check;
 import ration.verdict.check.Finding;
@@ -35,7 +33,6 @@ import ration.verdict.standard.Subject;
 /** Checks on pressures from pumps and regulators: too much at the inlet, dead-headed lines, rails, headers, pumps. */
 final class PressureChecks {
 
-    private static final String PRACTICE = "Common practice, no source";
     /** How far a rail may rise over its setting; common practice, no source. */
     private static final double RAIL_RISE = 0.05;
 
@@ -61,14 +58,14 @@ final class PressureChecks {
         checks.rail();
         checks.headers();
         checks.airFromTheOtherTank();
-        checks.pumpPower();
+        checks.findings.addAll(PowerChecks.of(project, basis));
         return checks.findings;
     }
 
     /** Level and full, all pumps running: where pressures are greatest. */
     private List<Condition> allOn(Power power) {
-        Condition start = Assessment.start(project);
-        return Assessment.positions(basis.system()).stream()
+        Condition start = StartingCase.of(project);
+        return Topology.positions(basis.system()).stream()
                 .map(p -> new Condition(start.attitude(), start.contents(), p, Set.of(), Set.of(), start.fuelKelvin())
                         .with(power))
                 .toList();
@@ -242,7 +239,7 @@ final class PressureChecks {
                         Verdict.NOT_SHOWN,
                         Finding.MISSED,
                         u -> "Some cases did not solve: " + why,
-                        PRACTICE + ": within 5% of the setting",
+                        Checks.PRACTICE + ": within 5% of the setting",
                         ""));
                 continue;
             }
@@ -266,7 +263,7 @@ final class PressureChecks {
                             + String.format(Locale.ROOT, "%+.1f%%)", 100 * w.off())
                                     .replace('-', '\u2212')
                             + (bypass ? "; maximum return flow " + u.text(carried, Dimension.FLOW) + "." : "."),
-                    PRACTICE + ": within 5% of the setting",
+                    Checks.PRACTICE + ": within 5% of the setting",
                     !off
                             ? ""
                             : over
@@ -294,7 +291,7 @@ final class PressureChecks {
                         Verdict.FAILS,
                         Finding.MISSED,
                         u -> never.get().demand().reason() + " " + never.get().label(basis.system(), u) + ".",
-                        PRACTICE,
+                        Checks.PRACTICE,
                         "First fix what stops pump delivery."));
                 continue;
             }
@@ -307,7 +304,7 @@ final class PressureChecks {
                         Verdict.NOT_SHOWN,
                         Finding.MISSED,
                         u -> "No case to check: no tank feeds the engine in this layout.",
-                        PRACTICE,
+                        Checks.PRACTICE,
                         "Join the header to the engine."));
                 continue;
             }
@@ -325,7 +322,7 @@ final class PressureChecks {
                         Finding.MISSED,
                         u -> "Some cases did not solve. " + open.get().label(basis.system(), u) + ": "
                                 + open.get().demand().reason(),
-                        PRACTICE,
+                        Checks.PRACTICE,
                         ""));
                 continue;
             }
@@ -342,7 +339,7 @@ final class PressureChecks {
                                     + u.text(c.need(), Dimension.FLOW)
                                     + " and runs dry. " + c.label(basis.system(), u) + ". Full, it lasts "
                                     + String.format(Locale.ROOT, "%.1f", minutes) + " min at takeoff demand.",
-                            PRACTICE,
+                            Checks.PRACTICE,
                             "Enlarge the line into it, or raise the tank."))
                     .orElseGet(() -> new Finding(
                             Check.FLOW_HEADER,
@@ -353,7 +350,7 @@ final class PressureChecks {
                             Finding.MET,
                             u -> "Inflow meets demand in every case. Full, it lasts "
                                     + String.format(Locale.ROOT, "%.1f", minutes) + " min at takeoff demand.",
-                            PRACTICE,
+                            Checks.PRACTICE,
                             "")));
         }
     }
@@ -375,111 +372,4 @@ final class PressureChecks {
                         project.brief().cite(Subject.AIR_DRAWN),
                         "Feed from one tank at a time, or through a header.")));
     }
-
-    /** 23.991(b): the second pump has a supply of its own; two electric pumps need two. */
-    private void pumpPower() {
-        List<Pump> pumps = basis.topology().feedPumps();
-        if (project.brief().delivery() != Brief.Delivery.PUMP || pumps.isEmpty()) {
-            return;
-        }
-        boolean engine = pumps.stream().anyMatch(p -> p.drive() == Pump.Drive.ENGINE);
-        List<Pump> electric =
-                pumps.stream().filter(p -> p.drive() == Pump.Drive.ELECTRIC).toList();
-        boolean apart = electric.stream().map(Pump::bus).distinct().count() > 1
-                && electric.stream().allMatch(p -> p.build().wiring().apart());
-        boolean second = pumps.size() > 1;
-        String id = pumps.get(0).id();
-        Verdict verdict = !second ? Verdict.FAILS : engine || apart ? Verdict.HOLDS : Verdict.NOT_SHOWN;
-        findings.add(new Finding(
-                Check.FLOW_SECOND_PUMP,
-                "",
-                "Backup pump on independent power",
-                id,
-                verdict,
-                verdict == Verdict.HOLDS ? Finding.MET : Finding.MISSED,
-                u -> supplies(electric, second, engine, apart),
-                project.brief().cite(Subject.BACKUP_PUMP),
-                verdict == Verdict.HOLDS
-                        ? ""
-                        : second
-                                ? "Enter each pump's bus, switch, breaker and ground on its card; show them at"
-                                        + " inspection."
-                                : "Add an emergency pump."));
-        electric.forEach(this::breaker);
-        double current = pumps.stream()
-                .flatMap(p -> p.build().current().stream())
-                .mapToDouble(m -> m.si())
-                .sum();
-        if (current > 0) {
-            findings.add(new Finding(
-                    Check.ELECTRICAL_DRAW,
-                    "",
-                    "Pump current",
-                    id,
-                    Verdict.HOLDS,
-                    Finding.MET,
-                    u -> u.text(current, Dimension.CURRENT) + ", all on. Each needs its own switch and breaker.",
-                    PRACTICE,
-                    ""));
-        }
-    }
-
-    private static String supplies(List<Pump> electric, boolean second, boolean engine, boolean apart) {
-        if (!second) {
-            return "One pump feeds the engine: if it stops, so does the engine.";
-        }
-        if (engine) {
-            return "One engine-driven, one electric.";
-        }
-        if (apart) {
-            return "Per their cards, each pump has its own battery, bus, switch, breaker and ground.";
-        }
-        List<String> shared = new ArrayList<>();
-        if (electric.stream().map(Pump::bus).distinct().count() < 2) {
-            shared.add("bus");
-        }
-        for (Pump.Own own : Pump.Own.values()) {
-            if (electric.stream().anyMatch(p -> !p.build().wiring().own().contains(own))) {
-                shared.add(own.name().toLowerCase(Locale.ROOT));
-            }
-        }
-        List<String> said = electric.stream()
-                .filter(p -> !p.build().bus().isEmpty())
-                .map(Pump::bus)
-                .distinct()
-                .toList();
-        return electric.size() + " electric pumps"
-                + (said.isEmpty() ? "" : ", on bus " + String.join(", ", said) + " beside others")
-                + ". Not shown independent: " + String.join(", ", shared) + ".";
-    }
-
-    /** A breaker carries a quarter more than the pump draws (common practice, no source). */
-    private void breaker(Pump pump) {
-        pump.build().wiring().breaker().ifPresent(rating -> {
-            double draw = pump.build().current().map(Measured::si).orElse(Double.NaN);
-            Verdict verdict = Double.isNaN(draw) ? Verdict.NOT_SHOWN : Verdict.atLeast(rating.si() / draw, BREAKER);
-            boolean met = verdict == Verdict.HOLDS || verdict == Verdict.THIN;
-            findings.add(new Finding(
-                    Check.ELECTRICAL_BREAKER,
-                    pump.id(),
-                    "Breaker of " + pump.name(),
-                    pump.id(),
-                    verdict,
-                    met ? Finding.MET : Finding.MISSED,
-                    u -> u.text(rating.si(), Dimension.CURRENT)
-                            + (Double.isNaN(draw)
-                                    ? ": pump current not entered."
-                                    : " for a pump that draws " + u.text(draw, Dimension.CURRENT) + ": use "
-                                            + u.text(BREAKER * draw, Dimension.CURRENT)
-                                            + " or more, within the wire rating."),
-                    PRACTICE,
-                    met
-                            ? ""
-                            : Double.isNaN(draw)
-                                    ? "Enter the pump's current on its card."
-                                    : "Fit a larger breaker, on wire rated for it."));
-        });
-    }
-
-    private static final double BREAKER = 1.25;
 }

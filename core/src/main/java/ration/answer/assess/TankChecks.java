@@ -28,8 +28,6 @@ import ration.verdict.standard.Subject;
 /** What is asked of tanks: placard, expansion space, sump, outlet screen, gauge zero, header reserve. */
 final class TankChecks {
 
-    private static final String PRACTICE = "Common practice, no source";
-
     private final Project project;
     private final FlowBasis basis;
     private final List<Finding> findings = new ArrayList<>();
@@ -177,7 +175,7 @@ final class TankChecks {
                                                 + u.fineVolume(c.likely()) + " at the worst attitude, \u00b1 "
                                                 + u.fineVolume(c.scatter()) + " by the spread of the trials.")
                                         .orElse(""),
-                cite(Subject.UNUSABLE_FUEL) + "; " + PRACTICE.toLowerCase(Locale.ROOT),
+                cite(Subject.UNUSABLE_FUEL) + "; " + Checks.PRACTICE.toLowerCase(Locale.ROOT),
                 "Run the drain test at that attitude (Hangar tests).");
     }
 
@@ -329,7 +327,7 @@ final class TankChecks {
                         + " micron, 70 to 100 are usual before a pump in a tank; open area " + area(u, clear) + ", "
                         + UnitSystem.figure(5 * clear / need, 1)
                         + " times the outlet. Its loss is in every flow case.",
-                PRACTICE,
+                Checks.PRACTICE,
                 usual ? "" : "Fit a sock of 70 to 100 micron, or enter the pump manufacturer's figure."));
     }
 
@@ -354,7 +352,7 @@ final class TankChecks {
                             + " center or lower edge of a side tube (air enters at the upper edge). A"
                             + " quarter of an inch here is "
                             + u.fineVolume(Math.max(0, more)) + ".",
-                    PRACTICE,
+                    Checks.PRACTICE,
                     "Enter it on the tank's card.");
         }
     }
@@ -387,7 +385,7 @@ final class TankChecks {
                     u -> n + (n == 1 ? " test was" : " tests were")
                             + " run before a change of shape, outlet or gauge: kept on record, no longer valid."
                             + changed(t),
-                    PRACTICE,
+                    Checks.PRACTICE,
                     "Repeat the test, or undo the change.");
         }
     }
@@ -410,7 +408,7 @@ final class TankChecks {
                                     + u.text(reserve.drawn(), Dimension.FLOW) + " drawn from it"
                                     + (reserve.known() ? "" : ", if all goes to the engine")
                                     + ".",
-                            PRACTICE + "; information only",
+                            Checks.PRACTICE + "; information only",
                             "")
                     .because(() -> WhyTanks.reserve(header, reserve)));
         }

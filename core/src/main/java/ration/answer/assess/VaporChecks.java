@@ -31,7 +31,6 @@ import ration.verdict.standard.Subject;
 /** Boiling, trapped volumes, and what practice says of suction, judged by what is computed. */
 final class VaporChecks {
 
-    private static final String PRACTICE = "Common practice, no source";
     /** Returns nearer than this to an outlet feed it hot fuel, m; common practice, no source. */
     private static final double NEAR = Unit.INCH.toSi(6);
     /** Under ambient by more than this counts as suction, Pa: 0.1 in of fuel. */
@@ -228,7 +227,7 @@ final class VaporChecks {
                     Verdict.HOLDS,
                     Finding.MET,
                     u -> "No line can be locked in: every volume is relieved to a tank, header or float valve.",
-                    PRACTICE,
+                    Checks.PRACTICE,
                     ""));
         }
     }
@@ -260,7 +259,7 @@ final class VaporChecks {
                                 + (drain
                                         ? "a worn drain seal draws air before it leaks fuel."
                                         : "as it loads up, suction drops."),
-                        PRACTICE,
+                        Checks.PRACTICE,
                         drain
                                 ? "Fit a capped port instead of a spring drain, or move the pump closer to the tank."
                                 : "Coarse strainer here, fine filter downstream of the pump."));
@@ -295,7 +294,7 @@ final class VaporChecks {
                         Verdict.THIN,
                         ADVICE,
                         u -> u.text(most, Dimension.LENGTH) + " above the lowest fuel level: suction lift.",
-                        PRACTICE,
+                        Checks.PRACTICE,
                         "Mount it below the tank: flooded inlet, more vapor margin."));
             }
         }
@@ -319,7 +318,7 @@ final class VaporChecks {
                                 ADVICE,
                                 u -> "The " + entry.name() + " enters " + u.text(apart, Dimension.LENGTH) + " from "
                                         + outlet.name() + ": it feeds hot, frothy fuel.",
-                                PRACTICE,
+                                Checks.PRACTICE,
                                 "Move the return to the far end of the tank."));
                     }
                 }
@@ -347,7 +346,7 @@ final class VaporChecks {
                                 + u.difference(m.taxied())
                                 + " after ten minutes' taxi. That is counted: "
                                 + u.difference(v.degrees()) + " is left.",
-                        PRACTICE + "; energy balance of a mixed vessel",
+                        Checks.PRACTICE + "; energy balance of a mixed vessel",
                         v.verdict() == Verdict.HOLDS
                                 ? ""
                                 : "Return to the tank, return less, or cool the line that comes back.")));
@@ -394,7 +393,7 @@ final class VaporChecks {
                             + (warm >= v.air().fuelKelvin() ? "gained " : "lost ")
                             + u.difference(Math.abs(warm - v.air().fuelKelvin())) + ", and "
                             + "vapor margin " + u.difference(then.degrees()) + ".",
-                    PRACTICE + "; energy balance of the tank",
+                    Checks.PRACTICE + "; energy balance of the tank",
                     then.verdict() == Verdict.HOLDS ? "" : "Reduce return flow, or cool the return line."));
         }
     }
@@ -430,7 +429,7 @@ final class VaporChecks {
                                 + UnitSystem.figure(risk.to() / 60, 0) + " min after shutdown, "
                                 + parts.get(0).name()
                                 + " first: a restart is at risk then." + unsaid(v),
-                PRACTICE
+                Checks.PRACTICE
                         + "; soak by energy balance, temperatures of the bay are usual ones until a log"
                         + " is laid over them",
                 risk == null
@@ -458,7 +457,7 @@ final class VaporChecks {
                                     + " is cooled by the fuel around it: "
                                     + u.text(t.solid().volume() / 4, Dimension.VOLUME)
                                     + " is a quarter tank.",
-                            PRACTICE,
+                            Checks.PRACTICE,
                             "Placard: keep a quarter tank or more.")));
         }
     }

@@ -6,7 +6,7 @@ import ration.aircraft.condition.Contents;
 import ration.aircraft.flight.FlightPlan;
 import ration.aircraft.flight.Phase;
 import ration.aircraft.flight.Phase.Kind;
-import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.record.project.Brief;
 import ration.record.project.Project;
 
@@ -38,7 +38,7 @@ public final class UsualFlight {
                 Phase.of(Kind.DESCENT, 16, 35, glide, FIELD + 1000, true),
                 Phase.of(Kind.CIRCUIT, 8, 50, 0, FIELD, true),
                 Phase.of(Kind.RESERVE, 30, 65, 0, FIELD + 1000, false)));
-        double usable = Assessment.fill(project, Contents.FULL).values().stream()
+        double usable = StartingCase.filled(project, Contents.FULL).values().stream()
                         .mapToDouble(v -> v)
                         .sum()
                 - project.system().tanks().stream()

@@ -21,6 +21,7 @@ import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.FaultCases;
 import ration.answer.assess.FaultCases.Asked;
+import ration.answer.assess.StartingCase;
 import ration.answer.assess.VaporAnswer;
 import ration.answer.drawdown.Lasting;
 import ration.answer.drawdown.UsualFlight;
@@ -164,7 +165,7 @@ public final class FaultSearch {
 
     private FaultAnswer unknown(Fault f, String why) {
         Optional<CaseAnswer> first = cases.stream().findFirst().map(Asked::sound);
-        Condition condition = first.map(CaseAnswer::condition).orElseGet(() -> Assessment.start(assessment.project()));
+        Condition condition = first.map(CaseAnswer::condition).orElseGet(() -> StartingCase.of(assessment.project()));
         return new FaultAnswer(
                 f,
                 part(f),

@@ -15,7 +15,6 @@ import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Strainer;
 import ration.aircraft.model.Tank;
 import ration.aircraft.topology.Topology;
-import ration.answer.assess.Assessment;
 import ration.answer.assess.PumpSet;
 import ration.base.quantity.Unit;
 import ration.record.reading.Reading;
@@ -52,7 +51,7 @@ final class Readable {
     /** As set, on every other handle, with each set of pumps, and what can be done beside. */
     private List<Setting> settings(Condition now) {
         List<Setting> all = new ArrayList<>(List.of(new Setting(now)));
-        Assessment.positions(system).stream()
+        Topology.positions(system).stream()
                 .filter(p -> !p.equals(now.positions()))
                 .forEach(p -> all.add(new Setting(now.withPositions(p))));
         PumpSet.of(system).stream()

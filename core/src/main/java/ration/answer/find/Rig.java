@@ -16,6 +16,7 @@ import ration.aircraft.model.Pump;
 import ration.aircraft.model.Strainer;
 import ration.aircraft.model.Tank;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.answer.drawdown.Course;
 import ration.answer.drawdown.Look;
 import ration.base.quantity.Unit;
@@ -59,7 +60,7 @@ public final class Rig {
         List<Cause> causes = Search.causes(a.project().system(), List.of()).stream()
                 .filter(c -> c.sort() == CauseKind.FAULT)
                 .toList();
-        List<NextReading> asked = search.next(Assessment.start(a.project()));
+        List<NextReading> asked = search.next(StartingCase.of(a.project()));
         for (int tries = 0; tries < MOST_TRIES; tries++) {
             double left = random.nextDouble()
                     * causes.stream().mapToDouble(Cause::prior).sum();
@@ -95,7 +96,7 @@ public final class Rig {
 
     /** Minutes the readings took together. */
     public int minutes(List<Reading> taken) {
-        Condition now = Assessment.start(assessment.project());
+        Condition now = StartingCase.of(assessment.project());
         int sum = 0;
         for (Reading r : taken) {
             sum += search.minutes(r, now);
@@ -138,7 +139,7 @@ public final class Rig {
         List<Reading> taken = new ArrayList<>();
         Search now = search;
         while (taken.size() < 10 && now.explanations().get(0).belief() < 0.9) {
-            List<NextReading> next = now.next(Assessment.start(assessment.project()));
+            List<NextReading> next = now.next(StartingCase.of(assessment.project()));
             if (next.isEmpty()) {
                 break;
             }

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseWords;
+import ration.answer.assess.StartingCase;
 import ration.record.reading.Setting;
 import ration.record.reading.Setting.Manoeuvre;
 
@@ -33,7 +34,7 @@ final class SettingWords {
         }
         String said = String.join(",", rest);
         try {
-            return new Setting(said.isBlank() ? Assessment.start(a.project()) : CaseWords.parse(a, said), done);
+            return new Setting(said.isBlank() ? StartingCase.of(a.project()) : CaseWords.parse(a, said), done);
         } catch (IllegalArgumentException e) {
             throw new IllegalArgumentException(e.getMessage() + " Beside that: "
                     + Arrays.stream(Manoeuvre.values()).map(Manoeuvre::word).collect(Collectors.joining(", ")) + ".");

@@ -12,12 +12,9 @@ import ration.aircraft.condition.Attitude;
 import ration.aircraft.condition.Condition;
 import ration.aircraft.model.EngineInlet;
 import ration.aircraft.model.FuelSystem;
-import ration.aircraft.model.Item;
-import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Pump;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Tank;
-import ration.aircraft.topology.Passing;
 import ration.aircraft.topology.Topology;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.Measured;
@@ -240,27 +237,7 @@ final class Outcomes {
     }
 
     private boolean feeds(Tank tank, Work.Sheet sheet) {
-        var reached = Topology.of(system)
-                .reached(
-                        tank.outlets().stream()
-                                .map(o -> new PortRef(tank.id(), o.name()))
-                                .toList(),
-                        p -> switch (p.what()) {
-                            case POSITION ->
-                                p.position()
-                                                .equals(sheet.handles()
-                                                        .positions()
-                                                        .get(p.from().item()))
-                                        ? Passing.Way.BOTH
-                                        : Passing.Way.NONE;
-                            case TANK, RAIL -> Passing.Way.NONE;
-                            case BORE -> Passing.Way.BOTH;
-                            case HEADER, CHECK, FREE_PUMP, CHECKED_PUMP, TIGHT_PUMP, SHUT_OFF, BYPASS, REDUCER ->
-                                Passing.Way.FORWARD;
-                        });
-        return system.inlet()
-                .map(i -> reached.contains(new PortRef(i.id(), Item.IN)))
-                .orElse(false);
+        return Topology.of(system).feeding(sheet.handles().positions()).contains(tank);
     }
 
     /** One done with the nose lower, or on more fuel than it is asked, is kept for what it is. */

@@ -9,11 +9,12 @@ import java.util.Set;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.TankAnswer;
 import ration.answer.proof.TestProgram;
+import ration.answer.proof.Wanted;
 import ration.base.quantity.Dimension;
-import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
 import ration.record.acceptance.SignOff;
 import ration.record.evidence.Standing;
+import ration.record.evidence.TestKind;
 import ration.verdict.check.Check;
 import ration.verdict.check.Finding;
 import ration.verdict.check.Measure;
@@ -124,10 +125,28 @@ public record Requirement(
                         .findFirst();
     }
 
-    private static Line test(Assessment a, Finding f, UnitSystem u) {
-        Optional<TestProgram.Proof> proof = a.program().tests().stream()
+    /** Key of the test that shows it; empty where none does. */
+    public Optional<String> test(Assessment a) {
+        Finding asked =
+                finding.check() == Check.FLOW_MARGIN ? partner(a, finding).orElse(finding) : finding;
+        boolean drained = finding.check() == Check.TANK_UNUSABLE || finding.check() == Check.TANK_DRAIN_TEST;
+        return drained
+                ? a.program().tests().stream()
+                        .map(TestProgram.Proof::wanted)
+                        .filter(w -> w.kind() == TestKind.DRAIN && w.subject().equals(finding.item()))
+                        .findFirst()
+                        .map(Wanted::key)
+                : proof(a, asked).map(p -> p.wanted().key());
+    }
+
+    private static Optional<TestProgram.Proof> proof(Assessment a, Finding f) {
+        return a.program().tests().stream()
                 .filter(p -> ("proof." + p.wanted().key()).equals(f.id()))
                 .findFirst();
+    }
+
+    private static Line test(Assessment a, Finding f, UnitSystem u) {
+        Optional<TestProgram.Proof> proof = proof(a, f);
         if (proof.isEmpty()) {
             return new Line("", "", "", false, COMPUTED);
         }
@@ -193,8 +212,7 @@ public record Requirement(
         return tank.flatMap(TankAnswer::drainedThere)
                 .map(d -> new Line(needs, predicted, u.fineVolume(d.largest()), false, d.date()))
                 .orElseGet(() -> tank.map(t -> t.evidence().stale())
-                                .filter(s -> s.stream()
-                                        .anyMatch(t -> t.work().kind() == ration.record.evidence.TestKind.DRAIN))
+                                .filter(s -> s.stream().anyMatch(t -> t.work().kind() == TestKind.DRAIN))
                                 .isPresent()
                         ? new Line(needs, predicted, NOT_RUN, false, OUTDATED)
                         : new Line(needs, predicted, NOT_RUN, false, NEVER));
@@ -203,7 +221,7 @@ public record Requirement(
     /** A figure; a difference of temperatures is no temperature. */
     private static String figure(double value, Dimension dimension, UnitSystem u) {
         return dimension == Dimension.TEMPERATURE
-                ? (value >= 0 ? "+" : "") + UnitSystem.figure(value, 1) + " " + Unit.CELSIUS.symbol()
+                ? u.difference(value)
                 : dimension == Dimension.NUMBER ? UnitSystem.figure(value, 2) : u.text(value, dimension);
     }
 

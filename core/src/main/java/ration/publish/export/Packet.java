@@ -20,6 +20,7 @@ import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Comparison;
 import ration.answer.assess.Ledger;
+import ration.answer.assess.StartingCase;
 import ration.answer.drawdown.Flight;
 import ration.answer.drawdown.FlightEvent;
 import ration.answer.drawdown.FlightRun;
@@ -261,8 +262,7 @@ public final class Packet {
     private void drawing(PdfSheet pdf) throws IOException {
         for (Attitude a : List.of(
                 Attitude.ofDegrees("Level", 0, 0), project.brief().envelope().climbing())) {
-            Optional<CaseAnswer> look =
-                    assessment.look(Assessment.start(project).with(a));
+            Optional<CaseAnswer> look = assessment.look(StartingCase.of(project).with(a));
             if (look.isPresent()) {
                 pages.page("Drawing, " + a.name(), look.get().label(project.system(), units));
                 pages.picture(PrintedSheets.drawing(assessment, look.get(), units, pdf.measure()));

@@ -13,6 +13,7 @@ import ration.aircraft.condition.Condition;
 import ration.answer.ask.HowSteep.Point;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.UnitSystem;
 import ration.base.task.Task;
 import ration.publish.drawing.SteepPicture;
@@ -28,7 +29,7 @@ class HowSteepTest {
     @BeforeAll
     static void ask() {
         assessment = Assessment.of(DEMO);
-        fuselage = Assessment.start(DEMO).withPositions(Map.of("selector", "FUSELAGE"));
+        fuselage = StartingCase.of(DEMO).withPositions(Map.of("selector", "FUSELAGE"));
         steep = HowSteep.of(assessment, fuselage, Task.QUIET).orElseThrow();
     }
 
@@ -92,7 +93,7 @@ class HowSteepTest {
                 .isEmpty();
         assertThat(HowSteep.of(assessment, fuselage, new Task(s -> {}, () -> true)))
                 .isEmpty();
-        assertThat(HowSteep.of(Assessment.of(Project.empty()), Assessment.start(Project.empty()), Task.QUIET))
+        assertThat(HowSteep.of(Assessment.of(Project.empty()), StartingCase.of(Project.empty()), Task.QUIET))
                 .isEmpty();
     }
 

@@ -12,6 +12,7 @@ import ration.aircraft.model.LineSize;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Tank;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.record.project.Pattern;
 import ration.record.project.Project;
 
@@ -26,7 +27,7 @@ class WhichTankTest {
 
     private static Condition with(Project p, double left, double right) {
         Map<String, Double> full = Assessment.of(p).fill(Contents.FULL);
-        return Assessment.start(p)
+        return StartingCase.of(p)
                 .withContents(Map.of(left(p), full.get(left(p)) * left, right(p), full.get(right(p)) * right));
     }
 
@@ -100,6 +101,6 @@ class WhichTankTest {
     @Test
     void oneTankAtATimeIsNotAsked() {
         Project demo = Systems.corrie();
-        assertThat(WhichTank.of(Assessment.of(demo), Assessment.start(demo))).isEmpty();
+        assertThat(WhichTank.of(Assessment.of(demo), StartingCase.of(demo))).isEmpty();
     }
 }

@@ -202,10 +202,10 @@ class AnyProjectTest {
         });
         all.add(AirPicture.draw(
                 a,
-                Assessment.start(p),
-                a.look(Assessment.start(p)),
+                StartingCase.of(p),
+                a.look(StartingCase.of(p)),
                 new AirPicture.Shown(
-                        AirMoves.of(a, a.look(Assessment.start(p)), AirMoves.Kind.FEEDING, Set.of()), Set.of()),
+                        AirMoves.of(a, a.look(StartingCase.of(p)), AirMoves.Kind.FEEDING, Set.of()), Set.of()),
                 UnitSystem.US,
                 700,
                 420,

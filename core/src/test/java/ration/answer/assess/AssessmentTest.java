@@ -136,7 +136,7 @@ class AssessmentTest {
         Assessment a = Assessment.of(Project.empty());
         assertThat(a.blocked()).isTrue();
         assertThat(a.flowVerdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(a.look(Assessment.start(a.project()))).isEmpty();
+        assertThat(a.look(StartingCase.of(a.project()))).isEmpty();
         Ledger ledger = Ledger.of(a, UnitSystem.US);
         assertThat(ledger.flow().verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(ledger.entries()).allSatisfy(e -> assertThat(e.detail()).isNotBlank());
@@ -233,7 +233,7 @@ class AssessmentTest {
     @Test
     void coldFuelFlowsLess() {
         Assessment a = Assessment.of(Systems.project(Systems.oneLine()));
-        Condition warm = Assessment.start(a.project());
+        Condition warm = StartingCase.of(a.project());
         double at15 = a.look(warm).orElseThrow().margin();
         double cold = a.look(warm.withFuelKelvin(253.15)).orElseThrow().margin();
         assertThat(cold).isLessThan(at15);
@@ -256,16 +256,16 @@ class AssessmentTest {
     @Test
     void aConditionIsCarriedOverToAChangedProject() {
         Project demo = Systems.corrie();
-        Condition c = Assessment.start(demo)
+        Condition c = StartingCase.of(demo)
                 .withPosition("selector", "FUSELAGE")
                 .withContents("upper", 0.01)
                 .with(Attitude.ofDegrees("Climb", 17, 0));
         Project without = demo.with(demo.system().minus("upper", "r1"));
-        Condition adapted = Assessment.adapt(c, without);
+        Condition adapted = StartingCase.adapted(c, without);
         assertThat(adapted.positions()).containsEntry("selector", "FUSELAGE");
         assertThat(adapted.contents().keySet()).isEqualTo(Set.of("fuselage"));
         assertThat(adapted.attitude().name()).isEqualTo("Climb");
-        assertThat(Assessment.adapt(adapted, demo).contents()).containsKey("upper");
+        assertThat(StartingCase.adapted(adapted, demo).contents()).containsKey("upper");
     }
 
     @Test

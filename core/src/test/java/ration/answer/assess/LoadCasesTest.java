@@ -244,7 +244,7 @@ class LoadCasesTest {
         Project manifold = p.with(p.system()
                 .replace(new Regulator(
                         r.tag(), r.style(), Regulator.Reference.MANIFOLD, Measured.of(45, Unit.PSI), r.loss())));
-        Condition idle = Assessment.start(manifold).with(ration.aircraft.condition.Power.IDLE);
+        Condition idle = StartingCase.of(manifold).with(ration.aircraft.condition.Power.IDLE);
         double at = new FlowProbe(manifold).pressure(idle, r.id());
         assertThat(Unit.PSI.fromSi(at)).isGreaterThanOrEqualTo(36.0 - 0.05);
         Finding f = Assessment.of(manifold).findings().stream()
@@ -260,7 +260,7 @@ class LoadCasesTest {
     /** Pressure before a regulator at a tenth of the demand. */
     private record FlowProbe(Project project) {
         double pressure(Condition c, String regulator) {
-            return Assessment.basis(project, java.util.Optional.empty())
+            return Assessor.basis(project, java.util.Optional.empty())
                     .ask(
                             c,
                             new ration.physics.flow.FlowQuestion.Demand(
@@ -275,7 +275,7 @@ class LoadCasesTest {
     void theReserveOfACollectorCountsAllThatLeavesIt() {
         Project p = Systems.said(Pattern.COLLECTOR_PER_TANK.project());
         Header header = p.system().all(Header.class).findFirst().orElseThrow();
-        HeaderReserve reserve = HeaderReserve.of(p, Assessment.basis(p, java.util.Optional.empty()), header);
+        HeaderReserve reserve = HeaderReserve.of(p, Assessor.basis(p, java.util.Optional.empty()), header);
         double burnt = header.capacity().si() / p.brief().demand();
         assertThat(reserve.known()).isTrue();
         assertThat(reserve.seconds()).isLessThanOrEqualTo(burnt);

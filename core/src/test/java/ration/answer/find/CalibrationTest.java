@@ -13,6 +13,7 @@ import ration.Systems;
 import ration.aircraft.condition.Condition;
 import ration.aircraft.condition.Fault;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.record.reading.Reading;
 
 /**
@@ -52,7 +53,7 @@ class CalibrationTest {
             Set<Fault> truth = misread ? Set.of() : drawn(causes, random);
             List<Reading> readings = new ArrayList<>();
             Search now = search;
-            Condition start = Assessment.start(a.project());
+            Condition start = StartingCase.of(a.project());
             for (int k = 0; k < READINGS; k++) {
                 List<NextReading> next = now.next(start);
                 if (next.isEmpty()) {

@@ -14,6 +14,7 @@ import ration.aircraft.condition.Fault;
 import ration.aircraft.condition.Fault.Kind;
 import ration.aircraft.model.Regulator;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.Unit;
 import ration.record.project.Pattern;
 import ration.record.reading.Reading;
@@ -40,7 +41,7 @@ class HonestBeliefTest {
     void aWorseInstrumentNeverMakesAFaultSurer(String demo) {
         Assessment a = Systems.assessed(demo);
         Search none = Search.of(a, List.of());
-        Setting as = new Setting(Assessment.start(a.project()));
+        Setting as = new Setting(StartingCase.of(a.project()));
         String inlet = a.project().system().inlet().orElseThrow().id();
         Fault fault = new Fault(Kind.FILTER_FOULED, "strainer", 30);
         Reading.What what = Reading.What.PRESSURE;
@@ -59,7 +60,7 @@ class HonestBeliefTest {
     void aRegulatorThatHangsOpenIsFound() {
         Regulator r = RAIL.project().system().all(Regulator.class).findFirst().orElseThrow();
         String inlet = RAIL.project().system().inlet().orElseThrow().id();
-        Setting as = new Setting(Assessment.start(RAIL.project()));
+        Setting as = new Setting(StartingCase.of(RAIL.project()));
         Search none = Search.of(RAIL, List.of());
         double gauge = Unit.PSI.toSi(0.5);
         for (double hole : new double[] {0.0009, 0.0016, 0.0024}) {
@@ -91,7 +92,7 @@ class HonestBeliefTest {
                 .findFirst()
                 .orElseThrow()
                 .id();
-        Setting as = new Setting(Assessment.start(RAIL.project())
+        Setting as = new Setting(StartingCase.of(RAIL.project())
                 .withStopped(Set.of(RAIL.project()
                         .system()
                         .all(ration.aircraft.model.Pump.class)
@@ -129,7 +130,7 @@ class HonestBeliefTest {
     void anOutcomeCoversTheErrorOfItsReading() {
         Assessment a = Systems.assessed("tansy-l3");
         Search none = Search.of(a, List.of());
-        for (NextReading n : none.next(Assessment.start(a.project())).stream()
+        for (NextReading n : none.next(StartingCase.of(a.project())).stream()
                 .filter(n -> !n.asked().what().sign())
                 .limit(6)
                 .toList()) {
@@ -166,10 +167,10 @@ class HonestBeliefTest {
     @Test
     void leaksAreLookedAtFirstAndNothingTwice() {
         Assessment a = Systems.assessedCorrie();
-        Setting as = new Setting(Assessment.start(a.project()));
+        Setting as = new Setting(StartingCase.of(a.project()));
         Reading drips = Reading.sign("strainer", Reading.What.DRIPS, true, as);
         Search now = Search.of(a, List.of(drips));
-        List<NextReading> next = now.next(Assessment.start(a.project()).withContents("upper", 0.001));
+        List<NextReading> next = now.next(StartingCase.of(a.project()).withContents("upper", 0.001));
         assertThat(next)
                 .noneMatch(n -> n.asked().what() == Reading.What.DRIPS
                         && n.asked().place().equals("strainer")
@@ -186,8 +187,7 @@ class HonestBeliefTest {
     private record EngineInletless(Assessment a) {
         boolean everySuctionScreenIsReadOnBothSides() {
             Assessment tansy = Systems.assessed("tansy-l3");
-            List<Reading> all =
-                    new Readable(tansy.project().system()).now(Assessment.start(tansy.project()), List.of());
+            List<Reading> all = new Readable(tansy.project().system()).now(StartingCase.of(tansy.project()), List.of());
             return all.stream().anyMatch(r -> r.place().equals("strainer.in") && r.error() < 300)
                     && all.stream().anyMatch(r -> r.place().equals("strainer.out") && r.error() < 300);
         }

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import ration.Systems;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.Unit;
 import ration.record.reading.Reading;
 import ration.record.reading.Setting;
@@ -41,7 +42,7 @@ class ReadingsCsvTest {
         assertThat(r.error()).isCloseTo(Unit.PSI.toSi(0.1), within(1e-9));
         assertThat(r.setting().condition())
                 .as("nothing said: as it starts")
-                .isEqualTo(Assessment.start(CORRIE.project()));
+                .isEqualTo(StartingCase.of(CORRIE.project()));
         assertThat(r.item()).isEqualTo("carburettor");
     }
 

@@ -12,6 +12,7 @@ import ration.Systems;
 import ration.aircraft.condition.Condition;
 import ration.aircraft.condition.Fault;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.answer.drawdown.Lasting;
 import ration.answer.fault.Catalogue;
 import ration.base.quantity.Unit;
@@ -24,7 +25,7 @@ class SearchTest {
 
     private static List<Reading> readings(Project p) {
         String inlet = p.system().inlet().orElseThrow().id();
-        Setting as = new Setting(Assessment.start(p), Set.of());
+        Setting as = new Setting(StartingCase.of(p), Set.of());
         return List.of(
                 new Reading(inlet, Reading.What.PRESSURE, Unit.PSI.toSi(0.4), Unit.PSI.toSi(0.3), as),
                 new Reading(inlet, Reading.What.MINUTES, 9, 1, as));
@@ -34,7 +35,7 @@ class SearchTest {
     @ValueSource(strings = {"corrie-b1", "tansy-l3"})
     void theSameReadingsGiveTheSameCausesHoweverManyThreadsHelp(String demo) throws Exception {
         Project p = Systems.demo(demo);
-        Condition now = Assessment.start(p);
+        Condition now = StartingCase.of(p);
         Search usual = Search.of(Assessment.of(p), readings(p));
         List<NextReading> next = usual.next(now);
         ForkJoinPool alone = new ForkJoinPool(1);
@@ -66,7 +67,7 @@ class SearchTest {
     @ValueSource(strings = {"corrie-b1", "brindle-a2"})
     void minutesAreThoseOfTheCourse(String demo) {
         Assessment a = Systems.assessed(demo);
-        Condition now = Assessment.start(a.project());
+        Condition now = StartingCase.of(a.project());
         double demand = a.project().brief().demand();
         List<Fault> faults = Catalogue.of(a.project().system());
         for (int i = 0; i < faults.size(); i += 5) {

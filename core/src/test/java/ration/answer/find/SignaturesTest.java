@@ -15,6 +15,7 @@ import ration.aircraft.condition.Fault;
 import ration.aircraft.condition.Fault.Kind;
 import ration.aircraft.condition.Power;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.Unit;
 import ration.record.project.Pattern;
 import ration.record.reading.Reading;
@@ -43,7 +44,7 @@ class SignaturesTest {
     /** A rail of 45 psi reads low; return pinched it jumps to what the pump can do: pump good, regulator bad. */
     @Test
     void pinchedReturnTellsRegulatorFromPump() {
-        Setting as = new Setting(Assessment.start(RAIL.project()));
+        Setting as = new Setting(StartingCase.of(RAIL.project()));
         Setting pinched = as.with(Manoeuvre.RETURN_PINCHED);
         Search sound = Search.of(RAIL, List.of());
         double set = sound.predicted(Set.of(), pressure("rail", 0, as)) / PSI;
@@ -64,7 +65,7 @@ class SignaturesTest {
 
     @Test
     void aRegulatorStuckShutReadsThePumpsOwnMost() {
-        Setting as = new Setting(Assessment.start(RAIL.project()));
+        Setting as = new Setting(StartingCase.of(RAIL.project()));
         // two that shut the same way back read the same
         List<Explanation> all =
                 Search.of(RAIL, List.of(pressure("rail", 64, as))).explanations();
@@ -104,7 +105,7 @@ class SignaturesTest {
     /** Nothing moves and no sound: without volts the supply, with volts the pump. */
     @Test
     void silenceIsTheSupplyOrThePump() {
-        Setting as = new Setting(Assessment.start(TANSY.project()));
+        Setting as = new Setting(StartingCase.of(TANSY.project()));
         Reading silent = Reading.sign("boost", Reading.What.SILENT, true, as);
         Explanation none = best(TANSY, silent, new Reading("boost", Reading.What.VOLTS, 0.1, 0.3, as));
         assertThat(none.fault().orElseThrow().kind()).isEqualTo(Kind.SUPPLY_DEAD);
@@ -138,7 +139,7 @@ class SignaturesTest {
     /** More flows through a pump whose return is open: it stays cooler, and the pressure falls. */
     @Test
     void anOpenReturnCoolsThePumpAndCostsPressure() {
-        Setting open = new Setting(Assessment.start(RAIL.project())).with(Manoeuvre.HOT);
+        Setting open = new Setting(StartingCase.of(RAIL.project())).with(Manoeuvre.HOT);
         Setting shut = open.with(Manoeuvre.RETURN_PINCHED);
         Search s = Search.of(RAIL, List.of());
         Reading warm = new Reading("rail", Reading.What.TEMPERATURE, 300, 1, open);
@@ -155,7 +156,7 @@ class SignaturesTest {
      */
     @Test
     void aTankThatRefusesFuelCannotBreathe() {
-        Setting as = new Setting(Assessment.start(CORRIE.project()));
+        Setting as = new Setting(StartingCase.of(CORRIE.project()));
         Reading refuses = Reading.sign("fuselage", Reading.What.WILL_NOT_FILL, true, as);
         assertThat(best(CORRIE, refuses).fault().orElseThrow().kind()).isIn(Kind.VENT_SHUT, Kind.VENT_HOLDS_LIQUID);
         Reading takes = Reading.sign("fuselage", Reading.What.WILL_NOT_FILL, false, as);
@@ -203,7 +204,7 @@ class SignaturesTest {
     /** A seep shows on paper left overnight, and not while one looks. */
     @Test
     void aSeepShowsOvernightOnly() {
-        Setting parked = new Setting(Assessment.start(CORRIE.project())).with(Manoeuvre.ENGINE_STOPPED);
+        Setting parked = new Setting(StartingCase.of(CORRIE.project())).with(Manoeuvre.ENGINE_STOPPED);
         Fault seep = new Fault(Kind.FUEL_LEAK, "selector", 0.00002);
         Search s = Search.of(CORRIE, List.of());
         Reading now = Reading.sign("selector", Reading.What.DRIPS, true, parked);
@@ -255,7 +256,7 @@ class SignaturesTest {
     /** A fouled strainer is felt at high flow, hardly at low. */
     @Test
     void aFouledStrainerShowsAtHighFlowOnly() {
-        Setting full = new Setting(Assessment.start(CORRIE.project()));
+        Setting full = new Setting(StartingCase.of(CORRIE.project()));
         Setting low = new Setting(full.condition().with(Power.IDLE));
         Search s = Search.of(CORRIE, List.of());
         Fault fouled = new Fault(Kind.FILTER_FOULED, "strainer", 6);
@@ -269,7 +270,7 @@ class SignaturesTest {
     /** A dead engine pump hides while the boost pump runs, and shows at once when that is off. */
     @Test
     void aDeadPumpShowsOnceTheOtherIsOff() {
-        Setting both = new Setting(Assessment.start(TANSY.project()));
+        Setting both = new Setting(StartingCase.of(TANSY.project()));
         Setting alone = SettingWords.parse(TANSY, "level, left, engine pump alone");
         Explanation e = best(TANSY, pressure("servo", 0, alone), pressure("servo", 19, both));
         assertThat(e.fault().orElseThrow()).isEqualTo(new Fault(Kind.PUMP_DEAD, "engine-pump"));
@@ -278,7 +279,7 @@ class SignaturesTest {
     /** When nothing fits, it says so; one reading that nothing else bears out is its instrument. */
     @Test
     void whatFitsNothingStaysUnknown() {
-        Setting as = new Setting(Assessment.start(TANSY.project()));
+        Setting as = new Setting(StartingCase.of(TANSY.project()));
         List<Explanation> odd = Search.of(
                         TANSY,
                         List.of(
@@ -305,7 +306,7 @@ class SignaturesTest {
     /** What is asked next parts the suspects: its outcomes add up, and it leaves fewer. */
     @Test
     void theNextReadingLeavesFewer() {
-        Setting as = new Setting(Assessment.start(RAIL.project()));
+        Setting as = new Setting(StartingCase.of(RAIL.project()));
         Search s = Search.of(RAIL, List.of(pressure("rail", 64, as)));
         List<NextReading> next = s.next(as.condition());
         assertThat(next.get(0).left()).isLessThanOrEqualTo(s.suspects());

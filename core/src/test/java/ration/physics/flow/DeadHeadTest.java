@@ -16,6 +16,7 @@ import ration.aircraft.model.Pump;
 import ration.aircraft.model.Rated;
 import ration.aircraft.model.Run;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.base.fluid.FuelGrade;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
@@ -82,7 +83,7 @@ class DeadHeadTest {
     @Test
     void sideBySideTheGreatest() {
         Assessment a = Assessment.of(Systems.said(Pattern.TWO_PUMPS_PARALLEL.project()));
-        Map<String, Double> by = DeadHead.of(a.basis().orElseThrow(), List.of(Assessment.start(a.project())));
+        Map<String, Double> by = DeadHead.of(a.basis().orElseThrow(), List.of(StartingCase.of(a.project())));
         double most = by.values().stream().mapToDouble(p -> p).max().orElseThrow();
         assertThat(Unit.PSI.fromSi(most)).isBetween(63.0, 67.0);
         Run suction = a.project().system().runs().stream()

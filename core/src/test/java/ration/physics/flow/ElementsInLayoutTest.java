@@ -203,7 +203,7 @@ class ElementsInLayoutTest {
         Regulator r = (Regulator) p.system().item("regulator").orElseThrow();
         FuelSystem s = p.system()
                 .replace(new Regulator(r.tag(), r.style(), Regulator.Reference.MANIFOLD, r.setting(), r.loss()));
-        Condition c = ration.answer.assess.Assessment.start(p);
+        Condition c = ration.answer.assess.StartingCase.of(p);
         FlowAnswer takeOff = demand(s, 1, c);
         FlowAnswer idle = demand(s, 1, c.with(Power.IDLE));
         double fall = takeOff.pressure(new PortRef("regulator", Item.IN)).orElseThrow()
@@ -216,7 +216,7 @@ class ElementsInLayoutTest {
     @ValueSource(doubles = {-12, -6, 0, 8, 15})
     void twoOutletsFeedNoseUpAndNoseDown(double pitch) {
         var p = Pattern.GRAVITY_TWO_OUTLETS.project();
-        Condition c = ration.answer.assess.Assessment.start(p)
+        Condition c = ration.answer.assess.StartingCase.of(p)
                 .with(Attitude.ofDegrees("Set", pitch, 0))
                 .withContents(java.util.Map.of("left-tank", Unit.GALLON.toSi(2), "right-tank", Unit.GALLON.toSi(2)));
         FlowAnswer a = demand(p.system(), 8, c);
@@ -236,7 +236,7 @@ class ElementsInLayoutTest {
     @Test
     void aTransferPumpFillsAndTheOverflowCarriesItBack() {
         var p = Pattern.TRANSFER.project();
-        Condition half = ration.answer.assess.Assessment.start(p)
+        Condition half = ration.answer.assess.StartingCase.of(p)
                 .withContents(
                         java.util.Map.of("main-tank", Unit.GALLON.toSi(8), "auxiliary-tank", Unit.GALLON.toSi(8)));
         FlowAnswer filling = demand(p.system(), 5, half);

@@ -13,6 +13,7 @@ import ration.aircraft.condition.Condition;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Run;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.record.file.ProjectFileException;
 import ration.record.project.Project;
 
@@ -48,7 +49,7 @@ class HandedOnTest {
     }
 
     private static List<Condition> conditions(Project project, Random random) {
-        Condition start = Assessment.start(project);
+        Condition start = StartingCase.of(project);
         var attitudes = project.brief().envelope().attitudes();
         return List.of(start, start.with(attitudes.get(random.nextInt(attitudes.size()))), start.withFouled(true));
     }

@@ -21,6 +21,7 @@ import ration.aircraft.model.Tank;
 import ration.aircraft.model.Validation;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.Unit;
 import ration.record.project.Pattern;
 import ration.record.project.Project;
@@ -42,7 +43,7 @@ class HeaderTest {
     /** Under high tanks the header stands full up its vent line, to the level of the fuel in the tank. */
     @Test
     void underHighTanksTheHeaderStandsFull() {
-        FlowAnswer a = look(HIGH, Assessment.start(HIGH)).demand();
+        FlowAnswer a = look(HIGH, StartingCase.of(HIGH)).demand();
         double overOutlet = a.pressure(new PortRef("header", Item.OUT)).orElseThrow() / a.weight();
         assertThat(overOutlet).isGreaterThan(Unit.INCH.toSi(50));
         assertThat(a.dryHeaders()).isEmpty();
@@ -51,19 +52,19 @@ class HeaderTest {
     /** Lifted into: what the engine does not take runs over, and the level stands at the vent's lip. */
     @Test
     void whatIsLiftedTooMuchRunsOver() {
-        FlowAnswer a = look(HULL, Assessment.start(HULL)).demand();
+        FlowAnswer a = look(HULL, StartingCase.of(HULL)).demand();
         double level = a.pressure(new PortRef("header", Item.OUT)).orElseThrow() / a.weight();
         assertThat(level).isCloseTo(Unit.INCH.toSi(9), Offset.offset(Unit.INCH.toSi(0.3)));
         double in = a.solution().flow("header.in");
         double over = a.solution().flow("header.vent");
         assertThat(over).isPositive();
-        assertThat(in).isCloseTo(over + look(HULL, Assessment.start(HULL)).need(), Offset.offset(2e-9));
+        assertThat(in).isCloseTo(over + look(HULL, StartingCase.of(HULL)).need(), Offset.offset(2e-9));
     }
 
     /** No pump: the header is not filled, and says so; the engine has what the header holds and no longer. */
     @Test
     void withNoPumpTheHeaderRunsDry() {
-        CaseAnswer c = look(HULL, Assessment.start(HULL).withStopped(Set.of("lift-pump", "standby-pump")));
+        CaseAnswer c = look(HULL, StartingCase.of(HULL).withStopped(Set.of("lift-pump", "standby-pump")));
         assertThat(c.capacity().inletFlow()).isZero();
         assertThat(c.demand().dryHeaders()).containsExactly("header");
         assertThat(c.obstacle(HULL.system())).contains("Header").contains("runs dry");
@@ -79,7 +80,7 @@ class HeaderTest {
             s = s.replace(((Run) s.item(id).orElseThrow()).withSize(LineSize.parse("0.05 in bore")));
         }
         Project thin = HIGH.with(s);
-        CaseAnswer c = look(thin, Assessment.start(thin));
+        CaseAnswer c = look(thin, StartingCase.of(thin));
         double in = c.capacity().solution().flow("header.in")
                 + c.capacity().solution().flow("header.in-2");
         assertThat(c.capacity().inletFlow()).isCloseTo(in, Offset.offset(1e-8));
@@ -94,7 +95,7 @@ class HeaderTest {
     void checkValvesKeepAnEmptyTankOutOfIt() {
         Project low = Pattern.PUMP_MODULES.project();
         Map<String, Double> contents = Map.of("left-tank", Unit.GALLON.toSi(10), "right-tank", 0.0);
-        FlowAnswer a = look(low, Assessment.start(low).withContents(contents)).demand();
+        FlowAnswer a = look(low, StartingCase.of(low).withContents(contents)).demand();
         assertThat(a.airDrawn()).isEmpty();
         assertThat(a.inletFlow()).isPositive();
     }
@@ -103,7 +104,7 @@ class HeaderTest {
     @Test
     void aJetKeepsItsCollectorFullOnTheFarOutlet() {
         Project jet = Pattern.JET_COLLECTOR.project();
-        FlowAnswer a = look(jet, Assessment.start(jet)).demand();
+        FlowAnswer a = look(jet, StartingCase.of(jet)).demand();
         double nozzle = a.solution().flow("jet-pump.in");
         double drawn = a.solution().flow("jet-pump.suction");
         assertThat(drawn).isPositive().isLessThanOrEqualTo(2 * nozzle);
@@ -127,8 +128,8 @@ class HeaderTest {
                 .replace(shared.between(new PortRef("header", "out-2"), shared.to()));
         Project own = HIGH.with(two);
         for (String stopped : List.of("pump-one", "pump-two")) {
-            FlowAnswer a = look(own, Assessment.start(own).withStopped(Set.of(stopped)))
-                    .demand();
+            FlowAnswer a =
+                    look(own, StartingCase.of(own).withStopped(Set.of(stopped))).demand();
             double out = a.solution().flow("header.out");
             double second = a.solution().flow("header.out-2");
             assertThat(stopped.equals("pump-one") ? second : out).isPositive();
@@ -146,7 +147,7 @@ class HeaderTest {
             thin = thin.replace(((Run) thin.item(id).orElseThrow()).withSize(LineSize.parse("0.02 in bore")));
         }
         Project starved = HIGH.with(thin);
-        assertThat(look(starved, Assessment.start(starved).withStopped(Set.of("pump-one")))
+        assertThat(look(starved, StartingCase.of(starved).withStopped(Set.of("pump-one")))
                         .demand()
                         .dryHeaders())
                 .containsExactly("header");
@@ -179,9 +180,9 @@ class HeaderTest {
                         over.length(),
                         over.points(),
                         over.fittings()));
-        CaseAnswer single = look(HULL, Assessment.start(HULL));
+        CaseAnswer single = look(HULL, StartingCase.of(HULL));
         Project shared = HULL.with(two);
-        CaseAnswer both = look(shared, Assessment.start(shared));
+        CaseAnswer both = look(shared, StartingCase.of(shared));
         double all = single.demand().solution().flow("header.vent");
         double first = both.demand().solution().flow("header.vent");
         double second = both.demand().solution().flow("header.vent-2");

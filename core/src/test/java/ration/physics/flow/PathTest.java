@@ -13,6 +13,7 @@ import ration.aircraft.model.Tank;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Regime;
+import ration.answer.assess.StartingCase;
 import ration.record.file.ProjectFile;
 import ration.record.project.Pattern;
 import ration.record.project.Project;
@@ -33,7 +34,7 @@ class PathTest {
     @ParameterizedTest
     @MethodSource("layouts")
     void beginsAtATankAndAddsUp(String pattern, Project p) {
-        CaseAnswer look = Assessment.of(p).look(Assessment.start(p)).orElseThrow();
+        CaseAnswer look = Assessment.of(p).look(StartingCase.of(p)).orElseThrow();
         for (Regime regime : Regime.values()) {
             FlowAnswer flow = regime.of(look);
             assertThat(flow.path()).as(pattern + " " + regime).isNotEmpty();

@@ -28,6 +28,7 @@ import ration.aircraft.model.Tag;
 import ration.aircraft.model.Tee;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.StartingCase;
 import ration.answer.assess.VaporAnswer;
 import ration.base.fluid.Volatility;
 import ration.base.quantity.Measured;
@@ -244,7 +245,7 @@ class VaporTest {
                 .filter(x -> x.drive() == Pump.Drive.ELECTRIC)
                 .findFirst()
                 .orElseThrow();
-        ration.aircraft.condition.Condition start = Assessment.start(p);
+        ration.aircraft.condition.Condition start = StartingCase.of(p);
         double on = rise(p, a.look(start).orElseThrow(), boost.id());
         double off = rise(p, a.look(start.withPump(boost.id(), false)).orElseThrow(), boost.id());
         assertThat(on).isGreaterThan(0.5);

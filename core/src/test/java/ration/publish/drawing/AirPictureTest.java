@@ -26,6 +26,7 @@ import ration.answer.assess.AirAnswer;
 import ration.answer.assess.AirMoves;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.StartingCase;
 import ration.base.geometry.Point3;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.UnitSystem;
@@ -44,9 +45,9 @@ class AirPictureTest {
         Assessment a = Assessment.of(p);
         return AirPicture.draw(
                 a,
-                Assessment.start(p),
-                a.look(Assessment.start(p)),
-                new AirPicture.Shown(AirMoves.of(a, a.look(Assessment.start(p)), kind, blocked), blocked),
+                StartingCase.of(p),
+                a.look(StartingCase.of(p)),
+                new AirPicture.Shown(AirMoves.of(a, a.look(StartingCase.of(p)), kind, blocked), blocked),
                 UnitSystem.US,
                 window[0],
                 window[1],
@@ -97,7 +98,7 @@ class AirPictureTest {
             for (double[] window : WINDOWS) {
                 Set<String> found = Collisions.of(AirPicture.draw(
                         a,
-                        Assessment.start(p),
+                        StartingCase.of(p),
                         Optional.empty(),
                         new AirPicture.Shown(
                                 AirMoves.of(a, Optional.empty(), AirMoves.Kind.DESCENDING, Set.of()), Set.of()),
@@ -121,7 +122,7 @@ class AirPictureTest {
     void airMovesWhereFuelLeaves() {
         Project p = Systems.corrie();
         Assessment a = Assessment.of(p);
-        CaseAnswer look = a.look(Assessment.start(p)).orElseThrow();
+        CaseAnswer look = a.look(StartingCase.of(p)).orElseThrow();
         Tank upper = (Tank) p.system().item("upper").orElseThrow();
         AirMoves moves = AirMoves.of(a, Optional.of(look), AirMoves.Kind.FEEDING, Set.of());
         assertThat(moves.through(upper))
@@ -143,7 +144,7 @@ class AirPictureTest {
     void theAirspaceHasTheTipsPressureLessTheDrop(AirMoves.Kind kind) {
         Project p = Systems.corrie();
         Assessment a = Assessment.of(p);
-        AirMoves moves = AirMoves.of(a, a.look(Assessment.start(p)), kind, Set.of());
+        AirMoves moves = AirMoves.of(a, a.look(StartingCase.of(p)), kind, Set.of());
         for (AirAnswer tank : a.air()) {
             double flow = moves.through(tank.tank());
             double wind = kind == AirMoves.Kind.FILLING

@@ -23,6 +23,7 @@ import ration.aircraft.model.Item;
 import ration.aircraft.model.Run;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.Regime;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.UnitSystem;
 import ration.record.project.LayoutEdits;
 import ration.record.project.NewItem;
@@ -49,7 +50,7 @@ class CollisionsTest {
         List<Set<String>> all = new ArrayList<>();
         Assessment a = solved ? Assessment.of(p) : null;
         for (Attitude at : p.brief().envelope().attitudes()) {
-            Condition c = Assessment.start(p).with(at);
+            Condition c = StartingCase.of(p).with(at);
             Picture picture = Schematic.draw(
                     new SchematicSubject(
                             p.system(),
@@ -157,7 +158,7 @@ class CollisionsTest {
                 new SchematicSubject(
                         Systems.corrie().system(),
                         Systems.corrie().brief().envelope().attitudes(),
-                        Assessment.start(Systems.corrie()),
+                        StartingCase.of(Systems.corrie()),
                         Optional.empty(),
                         "",
                         UnitSystem.US),
@@ -203,7 +204,7 @@ class CollisionsTest {
     @CsvSource({"r3,0.2", "r1,0.35"})
     void sizesAndCasesMoveNoLine(String id, double bore) {
         Project p = Systems.corrie();
-        Condition level = Assessment.start(p);
+        Condition level = StartingCase.of(p);
         Arrangement before = arrangement(p.system(), p, level);
         FuelSystem other = p.system()
                 .change(id, Run.class, r -> r.withSize(ration.aircraft.model.LineSize.parse(bore + " in bore")));

@@ -22,6 +22,7 @@ import ration.aircraft.model.TankShape;
 import ration.answer.assess.AirMoves;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.Regime;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Quantity;
 import ration.base.quantity.Unit;
@@ -38,7 +39,7 @@ class DrawnAnywayTest {
 
     private static void drawn(Project p, String as) {
         Assessment a = Assessment.ahead(p, Optional.empty());
-        Condition c = Assessment.start(p);
+        Condition c = StartingCase.of(p);
         Picture picture = Schematic.draw(
                 new SchematicSubject(
                         p.system(), p.brief().envelope().attitudes(), c, a.look(c), "", UnitSystem.US, Regime.AT_MOST),
@@ -104,7 +105,7 @@ class DrawnAnywayTest {
                     new SchematicSubject(
                             s,
                             p.brief().envelope().attitudes(),
-                            Assessment.start(p),
+                            StartingCase.of(p),
                             Optional.empty(),
                             "",
                             UnitSystem.US),
@@ -128,7 +129,7 @@ class DrawnAnywayTest {
                         new SchematicSubject(
                                 open.system(),
                                 open.brief().envelope().attitudes(),
-                                Assessment.start(open),
+                                StartingCase.of(open),
                                 Optional.empty(),
                                 "",
                                 UnitSystem.US),

@@ -18,6 +18,7 @@ import ration.Systems;
 import ration.aircraft.condition.Condition;
 import ration.aircraft.model.Item;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.answer.drawdown.Flight;
 import ration.answer.drawdown.FlightRun;
 import ration.answer.drawdown.FlightVapor;
@@ -188,7 +189,7 @@ class FlightPicturesTest {
     @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
     void readingsStandWhereTheyWereTaken(String demo) {
         Project p = Systems.demo(demo);
-        Condition c = Assessment.start(p);
+        Condition c = StartingCase.of(p);
         Picture layout = ReadPlaces.layout(
                 new SchematicSubject(
                         p.system(), p.brief().envelope().attitudes(), c, Optional.empty(), "", UnitSystem.US),

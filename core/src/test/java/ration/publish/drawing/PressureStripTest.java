@@ -15,6 +15,7 @@ import ration.aircraft.model.PortRef;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Regime;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.UnitSystem;
 import ration.publish.drawing.Picture.Piece;
@@ -49,7 +50,7 @@ class PressureStripTest {
     @EnumSource
     void tellsThePressuresOfTheAnswerShown(Regime regime) {
         Project p = Systems.demo("tansy-l3");
-        CaseAnswer look = Assessment.of(p).look(Assessment.start(p)).orElseThrow();
+        CaseAnswer look = Assessment.of(p).look(StartingCase.of(p)).orElseThrow();
         Picture picture = draw(p, look.condition(), regime, SchematicView.of(860, 612));
         double inlet = regime.of(look)
                 .pressure(new PortRef(p.system().inlet().orElseThrow().id(), Item.IN))
@@ -68,7 +69,7 @@ class PressureStripTest {
     @Test
     void asItRunsTheEngineTakesItsDemand() {
         Project p = Systems.demo("tansy-l3");
-        Condition c = Assessment.start(p);
+        Condition c = StartingCase.of(p);
         CaseAnswer look = Assessment.of(p).look(c).orElseThrow();
         List<String> runs =
                 draw(p, c, Regime.AS_IT_RUNS, SchematicView.of(860, 612)).texts();
@@ -89,7 +90,7 @@ class PressureStripTest {
     void onlyWherePumpsAndRoomAre(String what) {
         Project p = Systems.demo(what.split(" ")[0]);
         Picture picture = draw(
-                p, Assessment.start(p), Regime.AT_MOST, SchematicView.of(860, Double.parseDouble(what.split(" ")[1])));
+                p, StartingCase.of(p), Regime.AT_MOST, SchematicView.of(860, Double.parseDouble(what.split(" ")[1])));
         assertThat(said(picture)).isEmpty();
     }
 
@@ -100,7 +101,7 @@ class PressureStripTest {
     @Test
     void saysWhereNothingFlows() {
         Project p = Systems.demo("tansy-l3");
-        Condition off = Assessment.start(p).withPositions(java.util.Map.of("selector", "OFF"));
+        Condition off = StartingCase.of(p).withPositions(java.util.Map.of("selector", "OFF"));
         assertThat(said(draw(p, off, Regime.AT_MOST, SchematicView.of(860, 612))))
                 .hasValueSatisfying(w ->
                         assertThat(w).startsWith("Pressure along the path: N").doesNotContain("psi"));

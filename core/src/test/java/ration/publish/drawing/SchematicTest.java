@@ -21,6 +21,7 @@ import ration.aircraft.model.Pump;
 import ration.aircraft.model.Selector;
 import ration.aircraft.model.Tag;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.UnitSystem;
 import ration.publish.drawing.Mark.Spot;
 import ration.publish.drawing.Picture.Kind;
@@ -38,7 +39,7 @@ class SchematicTest {
                 .filter(x -> x.name().equals(attitude))
                 .findFirst()
                 .orElseThrow();
-        return Assessment.start(p).with(a);
+        return StartingCase.of(p).with(a);
     }
 
     private static Picture draw(Project p, Condition c, String picked, SchematicView view) {
@@ -106,7 +107,7 @@ class SchematicTest {
                     new SchematicSubject(
                             DEMO.system(),
                             DEMO.brief().envelope().attitudes(),
-                            Assessment.start(DEMO).with(a),
+                            StartingCase.of(DEMO).with(a),
                             java.util.Optional.empty(),
                             "",
                             UnitSystem.US),
@@ -172,7 +173,7 @@ class SchematicTest {
     void theDrawingSaysFlowsPressuresAndTheSum() {
         Condition c = condition(DEMO, "Climb")
                 .withPosition("selector", "FUSELAGE")
-                .withContents(Assessment.fill(DEMO, ration.aircraft.condition.Contents.LAST_USABLE));
+                .withContents(StartingCase.filled(DEMO, ration.aircraft.condition.Contents.LAST_USABLE));
         Picture picture = draw(DEMO, c, "strainer", SchematicView.of(860, 612));
         assertThat(picture.texts())
                 .contains(
@@ -255,7 +256,7 @@ class SchematicTest {
         }
         Project p = DEMO.with(system);
         Condition c =
-                Assessment.start(p).with(Attitude.ofDegrees("Any", random.nextInt(100) - 50, random.nextInt(60) - 30));
+                StartingCase.of(p).with(Attitude.ofDegrees("Any", random.nextInt(100) - 50, random.nextInt(60) - 30));
         String picked =
                 system.items().get(random.nextInt(system.items().size())).id();
         Picture picture = draw(
@@ -286,7 +287,7 @@ class SchematicTest {
     @Test
     void outletsSayWhatTheyDo() {
         Project p = ration.record.project.Pattern.GRAVITY_TWO_OUTLETS.project();
-        Condition climb = Assessment.start(p)
+        Condition climb = StartingCase.of(p)
                 .with(p.brief().envelope().attitudes().get(2))
                 .withContents(java.util.Map.of("left-tank", 0.0038, "right-tank", 0.0114));
         Picture picture = Schematic.draw(

@@ -20,7 +20,7 @@ import ration.Systems;
 import ration.aircraft.model.Fitted;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Run;
-import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.UnitSystem;
 import ration.publish.drawing.Mark.Spot;
 import ration.record.file.ProjectFile;
@@ -39,7 +39,7 @@ class ShiftTest {
                 new SchematicSubject(
                         system,
                         DEMO.brief().envelope().attitudes(),
-                        Assessment.start(DEMO),
+                        StartingCase.of(DEMO),
                         Optional.empty(),
                         "",
                         UnitSystem.US),

@@ -18,6 +18,7 @@ import ration.aircraft.model.Run;
 import ration.aircraft.model.Tank;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.UnitSystem;
 import ration.publish.drawing.Mark.Notch;
 import ration.publish.drawing.Picture.Kind;
@@ -64,7 +65,7 @@ class SymbolsTest {
         Project p = pattern.project();
         Assessment a = Assessment.of(p);
         for (Attitude attitude : p.brief().envelope().attitudes()) {
-            Picture picture = draw(p, a.look(Assessment.start(p).with(attitude)).orElseThrow());
+            Picture picture = draw(p, a.look(StartingCase.of(p).with(attitude)).orElseThrow());
             for (Item item : p.system().items()) {
                 Kind kind = item instanceof Run ? Kind.RUN : item instanceof Tank ? Kind.TANK : Kind.SYMBOL;
                 assertThat(picture.pieces().stream().filter(x -> x.item().equals(item.id()) && x.kind() == kind))
@@ -79,7 +80,7 @@ class SymbolsTest {
     @EnumSource(names = {"BOOST_AND_ENGINE_PUMP", "TWO_PUMPS_PARALLEL", "GRAVITY_SELECTOR", "HEADER_TWO_PUMPS"})
     void tanksStandSideBySide(Pattern pattern) {
         Project p = pattern.project();
-        Picture picture = draw(p, Assessment.of(p).look(Assessment.start(p)).orElseThrow());
+        Picture picture = draw(p, Assessment.of(p).look(StartingCase.of(p)).orElseThrow());
         double[][] spans = p.system().tanks().stream()
                 .map(t -> picture.pieces().stream()
                         .filter(x -> x.kind() == Kind.TANK && x.item().equals(t.id()))
@@ -106,7 +107,7 @@ class SymbolsTest {
     @Test
     void standingLinesAreNotPlum() {
         Project p = Pattern.HULL_AND_PYLON.project();
-        CaseAnswer look = Assessment.of(p).look(Assessment.start(p)).orElseThrow();
+        CaseAnswer look = Assessment.of(p).look(StartingCase.of(p)).orElseThrow();
         for (Picture.Piece piece : draw(p, look).pieces()) {
             if (piece.kind() == Kind.RUN && piece.words().contains("no flow")) {
                 assertThat(piece.words()).doesNotContain("below ambient");

@@ -26,6 +26,7 @@ import ration.aircraft.plumbing.RunSheet;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.CaseWords;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.UnitSystem;
 import ration.publish.drawing.TextMeasure;
 import ration.record.file.ProjectFile;
@@ -197,7 +198,7 @@ class ExportTest {
         String svg = PictureSvg.of(
                 PrintedSheets.drawing(
                         a,
-                        a.look(Assessment.start(named)).orElseThrow(),
+                        a.look(StartingCase.of(named)).orElseThrow(),
                         UnitSystem.US,
                         ration.publish.drawing.TextMeasure.approximate()),
                 bad);

@@ -36,6 +36,7 @@ import ration.aircraft.model.Rated;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Tag;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.answer.drawdown.UsualFlight;
 import ration.base.fluid.Volatility;
 import ration.base.quantity.Measured;
@@ -193,7 +194,7 @@ class ProjectFileTest {
         assertThat(flown.flight()).contains(full);
         assertThat(schema.validate(JSON.readTree(ProjectFile.text(flown)))).isEmpty();
         Setting set = new Setting(
-                Assessment.start(tansy).withStopped(Set.of("boost-pump")), Set.of(Setting.Manoeuvre.RETURN_PINCHED));
+                StartingCase.of(tansy).withStopped(Set.of("boost-pump")), Set.of(Setting.Manoeuvre.RETURN_PINCHED));
         Reading reading = new Reading("servo", Reading.What.PRESSURE, 82_000, 7000, set);
         Setting everything = new Setting(set.condition(), Set.of(Setting.Manoeuvre.values()));
         List<Reading> taken =

@@ -20,7 +20,7 @@ import ration.aircraft.model.RunBuild;
 import ration.aircraft.model.ShutOff;
 import ration.aircraft.model.Strainer;
 import ration.aircraft.model.Tag;
-import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.answer.drawdown.UsualFlight;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
@@ -93,11 +93,7 @@ class DifferenceTest {
         changes.put(CORRIE.with(UsualFlight.of(CORRIE)), "the flight differs");
         changes.put(
                 CORRIE.withReadings(List.of(new Reading(
-                        "strainer",
-                        Reading.What.PRESSURE,
-                        4000,
-                        300,
-                        new Setting(Assessment.start(CORRIE), Set.of())))),
+                        "strainer", Reading.What.PRESSURE, 4000, 300, new Setting(StartingCase.of(CORRIE), Set.of())))),
                 "readings differ");
         changes.put(CORRIE.with(CORRIE.upkeep().withHours(CORRIE.upkeep().hours() + 1)), "maintenance differs");
         changes.put(

@@ -31,6 +31,7 @@ import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.LeastMargin;
 import ration.answer.assess.PumpSet;
+import ration.answer.assess.StartingCase;
 import ration.physics.flow.FlowAnswer;
 import ration.physics.flow.FlowBasis;
 import ration.physics.flow.FlowQuestion;
@@ -113,7 +114,7 @@ class PatternTest {
     }
 
     private static Condition anyCondition(Project project, Random random) {
-        Condition c = Assessment.start(project)
+        Condition c = StartingCase.of(project)
                 .with(Attitude.ofDegrees("Any", 40 * random.nextDouble() - 15, 20 * random.nextDouble() - 10))
                 .with(Power.values()[random.nextInt(3)])
                 .withFouled(random.nextBoolean());

@@ -89,6 +89,8 @@ public final class Sheet<R> extends TableView<R> {
         }
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         addEventHandler(KeyEvent.KEY_TYPED, this::typed);
+        // a cell opened on rows that are shown but not laid out yet would be shut by their layout
+        addEventFilter(javafx.scene.input.MouseEvent.MOUSE_PRESSED, e -> layout());
     }
 
     public Sheet<R> onWrite(Writer<R> action) {

@@ -73,6 +73,25 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
                 .toList();
     }
 
+    /** Of those, what has every word of a text in its part or its way to fail, in any case; all where there is none. */
+    List<Section> sought(String text) {
+        List<String> words = Arrays.stream(text.toLowerCase(Locale.ROOT).strip().split("\\s+"))
+                .filter(w -> !w.isEmpty())
+                .toList();
+        return sections().stream()
+                .map(s -> new Section(
+                        s.group(),
+                        s.rows().stream()
+                                .filter(f -> {
+                                    String said =
+                                            (f.part() + " " + Catalogue.words(f.fault())).toLowerCase(Locale.ROOT);
+                                    return words.stream().allMatch(said::contains);
+                                })
+                                .toList()))
+                .filter(s -> !s.rows().isEmpty())
+                .toList();
+    }
+
     int shorts() {
         return FaultSum.of(all).shorts();
     }

@@ -8,6 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -47,6 +48,7 @@ public final class FaultsPage extends LivePage {
     private final VBox rows = new ColumnBox();
     private final VBox card = new ColumnBox(8);
     private final HBox chips = new RowBox(4);
+    private final TextField sought = new TextField();
     private final Label sum = Ui.label("", "main-result");
     private final Label words = Ui.label("");
     private final Label state = Ui.label("", "soft");
@@ -87,7 +89,14 @@ public final class FaultsPage extends LivePage {
         again.setVisible(false);
         again.managedProperty().bind(again.visibleProperty());
         chips.setAlignment(Pos.CENTER_LEFT);
-        HBox head = new RowBox(8, Ui.label("Failures", "page-title"), chips, Ui.spring(), state, progress, stop, again);
+        sought.setId("faults-search");
+        sought.setPromptText("Search");
+        sought.setAccessibleText("Search the failures by part or failure mode");
+        sought.setPrefWidth(120);
+        sought.setMinWidth(80);
+        sought.textProperty().addListener((o, was, now) -> fill());
+        HBox head = new RowBox(
+                8, Ui.label("Failures", "page-title"), chips, Ui.spring(), state, progress, stop, again, sought);
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
@@ -196,7 +205,7 @@ public final class FaultsPage extends LivePage {
         }
         words.setText(table.words());
         int n = 0;
-        for (FaultTable.Section in : table.sections()) {
+        for (FaultTable.Section in : table.sought(sought.getText())) {
             HBox title = new RowBox(
                     8, Ui.label(in.title(), "group-title"), Ui.label(in.group().words(), "soft"));
             title.setAlignment(Pos.BASELINE_LEFT);
@@ -205,6 +214,9 @@ public final class FaultsPage extends LivePage {
             for (FaultAnswer f : in.rows()) {
                 rows.getChildren().add(row(f, n++));
             }
+        }
+        if (n == 0) {
+            rows.getChildren().add(Ui.wrapped("No failure matches \u201c" + sought.getText() + "\u201d.", "soft"));
         }
         showCard();
     }

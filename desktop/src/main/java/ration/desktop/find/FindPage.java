@@ -16,6 +16,7 @@ import javafx.scene.layout.Priority;
 import ration.aircraft.condition.Condition;
 import ration.aircraft.model.FuelSystem;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.answer.find.Explanation;
 import ration.answer.find.NextReading;
 import ration.answer.find.PracticeCase;
@@ -232,7 +233,7 @@ public final class FindPage extends LivePage {
         List<Reading> read = readings(a);
         found = new FindWords(read, List.of(), List.of());
         from = read.isEmpty()
-                ? Assessment.start(a.project())
+                ? StartingCase.of(a.project())
                 : read.get(read.size() - 1).setting().condition();
         fill();
         if (a.basis().isEmpty()) {
@@ -296,7 +297,7 @@ public final class FindPage extends LivePage {
             SchematicSubject subject = new SchematicSubject(
                     p.system(),
                     p.brief().envelope().attitudes(),
-                    Assessment.start(p),
+                    StartingCase.of(p),
                     Optional.empty(),
                     "",
                     session.units().get());

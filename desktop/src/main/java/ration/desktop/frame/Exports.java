@@ -1,6 +1,7 @@
 package ration.desktop.frame;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.MalformedInputException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -88,15 +89,20 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
                         path.getFileName() + " is larger than 64 MB and was not read. Write every tenth reading.");
                 return;
             }
-            byte[] bytes = Files.readAllBytes(path);
-            then.accept(new SoakPane.Text(path.getFileName().toString(), text(bytes)));
+            then.accept(new SoakPane.Text(path.getFileName().toString(), () -> text(path)));
         } catch (IOException e) {
             session.trouble(path.getFileName() + " cannot be read: " + FileTrouble.why(path, e) + ".");
         }
     }
 
     /** UTF-8, or Latin-1 as old loggers write it. */
-    private static String text(byte[] bytes) {
+    private static String text(Path path) {
+        byte[] bytes;
+        try {
+            bytes = Files.readAllBytes(path);
+        } catch (IOException e) {
+            throw new UncheckedIOException("It cannot be read: " + FileTrouble.why(path, e) + ".", e);
+        }
         try {
             return StandardCharsets.UTF_8
                     .newDecoder()

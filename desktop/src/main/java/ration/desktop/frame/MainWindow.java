@@ -147,6 +147,12 @@ public final class MainWindow {
             }
 
             @Override
+            public void test(String key) {
+                go(Page.HANGAR);
+                pages.hangar().pick(key);
+            }
+
+            @Override
             public void item(String id) {
                 showItem(id);
             }

@@ -37,6 +37,9 @@ final class Pages {
 
         void look(ration.aircraft.condition.Condition c);
 
+        /** A test by its key, ready to be run. */
+        void test(String key);
+
         /** An item on the layout. */
         void item(String id);
 
@@ -48,6 +51,7 @@ final class Pages {
     private final LayoutPage layout;
     private final Supplier<TanksPage> tanks;
     private final Supplier<VaporPage> vapor;
+    private final Supplier<HangarPage> hangar;
     private final Map<Page, Supplier<? extends Arriving>> all = new EnumMap<>(Page.class);
 
     Pages(Session session, Exports exports, Asked window) {
@@ -65,10 +69,11 @@ final class Pages {
         all.put(Page.AIR, once(() -> new AirPage(session, item, exports::samplingCard)));
         all.put(Page.FAULTS, once(() -> new FaultsPage(session, window::fault)));
         all.put(Page.FLIGHT, once(() -> new FlightPage(session, exports::switchingCard)));
-        all.put(Page.HANGAR, once(() -> new HangarPage(session, exports, LocalDate::now, window::layOver)));
+        hangar = once(() -> new HangarPage(session, exports, LocalDate::now, window::layOver));
+        all.put(Page.HANGAR, hangar);
         all.put(Page.FIND, once(() -> new FindPage(session, window::look)));
         all.put(Page.UPKEEP, once(() -> new UpkeepPage(session, LocalDate::now, exports::upkeep)));
-        all.put(Page.SIGN_OFF, once(() -> new SignOffPage(session, exports, LocalDate::now)));
+        all.put(Page.SIGN_OFF, once(() -> new SignOffPage(session, exports, LocalDate::now, window::test)));
     }
 
     Arriving page(Page page) {
@@ -85,6 +90,10 @@ final class Pages {
 
     TanksPage tanks() {
         return tanks.get();
+    }
+
+    HangarPage hangar() {
+        return hangar.get();
     }
 
     VaporPage vapor() {

@@ -171,6 +171,15 @@ public final class HangarPage extends LivePage {
         focusWork();
     }
 
+    /** The same of the test with this key. */
+    public void pick(String key) {
+        session.shown().get().assessment().program().tests().stream()
+                .filter(p -> p.wanted().key().equals(key))
+                .findFirst()
+                .ifPresent(this::pick);
+        focusWork();
+    }
+
     /** Opens what was interrupted, or offers to begin. */
     private void pick(TestProgram.Proof p) {
         now(Bench.picked(p, session.project()));

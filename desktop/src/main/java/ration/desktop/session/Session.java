@@ -25,6 +25,7 @@ import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Comparison;
 import ration.answer.assess.Regime;
+import ration.answer.assess.StartingCase;
 import ration.answer.drawdown.Flight;
 import ration.answer.fault.FaultAnswer;
 import ration.base.quantity.UnitSystem;
@@ -171,7 +172,7 @@ public final class Session {
                         && now.assessment().project() == project
                         && !now.assessment().blocked()
                 ? now.assessment().fill(contents)
-                : Assessment.fill(project, contents);
+                : StartingCase.filled(project, contents);
     }
 
     public Condition condition() {
@@ -247,7 +248,7 @@ public final class Session {
         picked.set("");
         chosenRegime.set(null);
         before.set(null);
-        condition = known.map(Worked::condition).orElseGet(() -> Assessment.start(opened));
+        condition = known.map(Worked::condition).orElseGet(() -> StartingCase.of(opened));
         known.ifPresent(analyst::take);
         faults.set(null);
         flight.set(null);
@@ -331,7 +332,7 @@ public final class Session {
         messages.pass();
         before.set(shown.get().assessment());
         project = next;
-        condition = Assessment.adapt(condition, next);
+        condition = StartingCase.adapted(condition, next);
         if (next.system().item(picked.get()).isEmpty()) {
             picked.set("");
         }

@@ -4,6 +4,7 @@ import java.util.Optional;
 import ration.aircraft.condition.Condition;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
+import ration.answer.assess.StartingCase;
 import ration.record.project.Project;
 
 /**
@@ -20,9 +21,9 @@ public record Worked(Assessment assessment, Condition condition, Optional<CaseAn
      */
     public static Worked of(Project project) {
         try {
-            return of(Assessment.ahead(project, Optional.empty()).sured(), Assessment.start(project));
+            return of(Assessment.ahead(project, Optional.empty()).sured(), StartingCase.of(project));
         } catch (RuntimeException | Error e) {
-            return failed(project, Assessment.start(Project.empty()), e);
+            return failed(project, StartingCase.of(Project.empty()), e);
         }
     }
 

@@ -2,7 +2,9 @@ package ration.desktop.signoff;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
@@ -27,9 +29,12 @@ final class PointCard extends ColumnBox {
     private final Label accepted = Ui.wrapped("", "soft");
     private final Label trouble = Ui.trouble("accept-trouble");
     private final VBox open = new ColumnBox(5);
+    private final Button run;
+    private Optional<String> test = Optional.empty();
     private PointWords shown = new PointWords(Optional.empty());
 
-    PointCard(Session session, Supplier<LocalDate> today) {
+    /** @param openTest opens a test by its key, ready to be run */
+    PointCard(Session session, Supplier<LocalDate> today, Consumer<String> openTest) {
         this.session = session;
         this.today = today;
         setSpacing(6);
@@ -54,7 +59,10 @@ final class PointCard extends ColumnBox {
         open.managedProperty().bind(open.visibleProperty());
         remedy.managedProperty().bind(remedy.textProperty().isNotEmpty());
         accepted.managedProperty().bind(accepted.textProperty().isNotEmpty());
-        getChildren().addAll(title, words, remedy, basis, accepted, open, Ui.rule());
+        run = Ui.button("Open the test that shows it", "point-test", () -> test.ifPresent(openTest), "chip");
+        run.setVisible(false);
+        run.managedProperty().bind(run.visibleProperty());
+        getChildren().addAll(title, words, remedy, run, basis, accepted, open, Ui.rule());
     }
 
     private static TextField field(String id, String words) {
@@ -75,6 +83,8 @@ final class PointCard extends ColumnBox {
         remedy.setText(now.remedy());
         accepted.setText(now.accepted());
         open.setVisible(now.open());
+        test = r.flatMap(x -> x.test(session.shown().get().assessment()));
+        run.setVisible(test.isPresent());
         if (!same) {
             owner.setText(now.owner());
             note.setText(now.note());

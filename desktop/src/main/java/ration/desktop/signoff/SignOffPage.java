@@ -63,11 +63,11 @@ public final class SignOffPage extends LivePage {
     private String picked = "";
 
     /** @param today the day written on an acceptance */
-    public SignOffPage(Session session, Papers papers, Supplier<LocalDate> today) {
+    public SignOffPage(Session session, Papers papers, Supplier<LocalDate> today, Consumer<String> openTest) {
         super(session, "signoff-page", "Sign-off page");
         this.session = session;
         proving = session.whileOpen().work("requirements");
-        card = new PointCard(session, today);
+        card = new PointCard(session, today, openTest);
         packet = new PacketCard(session, papers, c -> {
             compared = Optional.of(c);
             refresh();

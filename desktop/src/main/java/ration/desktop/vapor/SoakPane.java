@@ -46,8 +46,13 @@ public final class SoakPane extends ColumnBox {
         void read(java.nio.file.Path file, Consumer<Text> then);
     }
 
-    /** A file's name and text. */
-    public record Text(String name, String content) {}
+    /**
+     * A file's name and text.
+     *
+     * @param content read when it is asked for, behind the window: a log may have 64 MB; throws
+     *     {@link java.io.UncheckedIOException} with a sentence where it cannot be read
+     */
+    public record Text(String name, Supplier<String> content) {}
 
     private final Session session;
     private final Logs logs;
@@ -149,8 +154,8 @@ public final class SoakPane extends ColumnBox {
         reading.start(
                 task -> {
                     try {
-                        return LogTable.read(text.content(), task.progress(), task.cancelled());
-                    } catch (IllegalArgumentException e) {
+                        return LogTable.read(text.content().get(), task.progress(), task.cancelled());
+                    } catch (IllegalArgumentException | java.io.UncheckedIOException e) {
                         return e.getMessage();
                     }
                 },

@@ -51,6 +51,16 @@ class FaultTableTest {
         assertThat(all.shorts()).isEqualTo((int) shorts).isPositive();
     }
 
+    @Test
+    void words_find_parts_and_ways_to_fail() {
+        FaultTable all = new FaultTable(found, Optional.empty());
+        assertThat(all.sought(" ")).isEqualTo(all.sections());
+        assertThat(all.sought("strainer clog").stream().flatMap(s -> s.rows().stream()))
+                .isNotEmpty()
+                .allMatch(f -> f.part().equals("Strainer"));
+        assertThat(all.sought("no such thing")).isEmpty();
+    }
+
     @ParameterizedTest
     @EnumSource(Group.class)
     void a_group_shows_its_own_and_the_sum_stays_that_of_all(Group group) {

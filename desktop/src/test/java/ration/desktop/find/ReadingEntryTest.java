@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.answer.find.Explanation;
 import ration.answer.find.Search;
 import ration.base.quantity.Unit;
@@ -36,7 +37,7 @@ class ReadingEntryTest {
     static void open() throws ProjectFileException {
         corrie = ProjectFile.demo("corrie-b1");
         assessed = Assessment.of(corrie);
-        as = new Setting(Assessment.start(corrie), Set.of());
+        as = new Setting(StartingCase.of(corrie), Set.of());
     }
 
     private static String inlet() {
@@ -122,7 +123,7 @@ class ReadingEntryTest {
 
     @Test
     void how_the_aircraft_was_set_stands_in_the_row() {
-        Setting blown = new Setting(Assessment.start(corrie), Set.of(Setting.Manoeuvre.values()[0]));
+        Setting blown = new Setting(StartingCase.of(corrie), Set.of(Setting.Manoeuvre.values()[0]));
         ReadingEntry.Row row = US.row(US.read(inlet(), Reading.What.FLOW, "5", "0.5", blown), corrie.system());
         assertThat(row.how())
                 .contains(blown.condition().positions().values())

@@ -17,6 +17,7 @@ import ration.answer.ask.WhichTank;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.PumpSet;
+import ration.answer.assess.StartingCase;
 import ration.answer.remedy.Chance;
 import ration.answer.remedy.Remedies;
 import ration.base.quantity.UnitSystem;
@@ -91,7 +92,7 @@ class FlowWordsTest {
     @Test
     void a_cell_without_a_case_is_not_shown() throws ProjectFileException {
         MatrixCells m = new MatrixCells(demo("corrie-b1"), Choice.WORST);
-        MatrixCells.Words none = m.words(Optional.empty(), Assessment.start(m.a().project()), UnitSystem.US);
+        MatrixCells.Words none = m.words(Optional.empty(), StartingCase.of(m.a().project()), UnitSystem.US);
         assertThat(none.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(none.ratio()).isZero();
         assertThat(none.governs()).isFalse();
@@ -193,7 +194,7 @@ class FlowWordsTest {
     @Test
     void which_tank_is_answered_by_shares_or_says_why_not() {
         Assessment a = Assessment.of(Pattern.GRAVITY_TEED.project());
-        Condition c = Assessment.start(a.project());
+        Condition c = StartingCase.of(a.project());
         Optional<WhichTank> found = WhichTank.of(a, c);
         AskWords words = new AskWords(a.project(), c, UnitSystem.US);
         WhichTank w = found.orElseThrow();

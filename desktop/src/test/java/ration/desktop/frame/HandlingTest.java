@@ -15,6 +15,7 @@ import ration.aircraft.model.Pump;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Selector;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 import ration.record.project.Project;
@@ -24,7 +25,7 @@ class HandlingTest {
 
     private static Handling of(String demo) throws ProjectFileException {
         Project p = ProjectFile.demo(demo);
-        return new Handling(p, Assessment.start(p));
+        return new Handling(p, StartingCase.of(p));
     }
 
     private static Handling at(Handling h, Condition c) {

@@ -17,6 +17,7 @@ import ration.aircraft.model.Tank;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Regime;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.UnitSystem;
 import ration.record.file.ProjectFile;
@@ -88,7 +89,7 @@ class CaseNowTest {
     @Test
     void whereNothingFlowsNothingIsShared() throws ProjectFileException {
         Assessment a = demo("corrie-b1");
-        CaseAnswer dry = a.look(Assessment.start(a.project()).withContents(java.util.Map.of()))
+        CaseAnswer dry = a.look(StartingCase.of(a.project()).withContents(java.util.Map.of()))
                 .orElseThrow();
         CaseNow now = new CaseNow(a, dry, Regime.AS_IT_RUNS, UnitSystem.US);
         assertThat(now.budget()).isEmpty();

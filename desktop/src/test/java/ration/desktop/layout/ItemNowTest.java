@@ -14,6 +14,7 @@ import ration.aircraft.model.Tank;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Regime;
+import ration.answer.assess.StartingCase;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.UnitSystem;
 import ration.record.file.ProjectFile;
@@ -29,7 +30,7 @@ class ItemNowTest {
     @BeforeAll
     static void look() throws ProjectFileException {
         corrie = ProjectFile.demo("corrie-b1");
-        look = Assessment.of(corrie).look(Assessment.start(corrie)).orElseThrow();
+        look = Assessment.of(corrie).look(StartingCase.of(corrie)).orElseThrow();
     }
 
     private static ItemNow now(String id, Regime regime, UnitSystem units) {
@@ -59,7 +60,7 @@ class ItemNowTest {
     @Test
     void aTankTellsContentsAndWhatEachOutletDoes() throws ProjectFileException {
         Project two = ProjectFile.demo("two-outlets");
-        CaseAnswer answer = Assessment.of(two).look(Assessment.start(two)).orElseThrow();
+        CaseAnswer answer = Assessment.of(two).look(StartingCase.of(two)).orElseThrow();
         Tank tank = two.system().tanks().get(0);
         ItemNow said = tank.as(new ItemNow.Of(two.system(), answer, Regime.AS_IT_RUNS, UnitSystem.US));
         assertThat(tank.outlets()).hasSize(2);
@@ -88,7 +89,7 @@ class ItemNowTest {
     @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3", "collector-sump", "twin-pumps-six-port"})
     void everyItemSaysSomethingWhole(String demo) throws ProjectFileException {
         Project p = ProjectFile.demo(demo);
-        CaseAnswer answer = Assessment.of(p).look(Assessment.start(p)).orElseThrow();
+        CaseAnswer answer = Assessment.of(p).look(StartingCase.of(p)).orElseThrow();
         for (Item item : p.system().items()) {
             for (Regime regime : Regime.values()) {
                 List<ItemNow.Row> rows = item.as(new ItemNow.Of(p.system(), answer, regime, UnitSystem.METRIC))

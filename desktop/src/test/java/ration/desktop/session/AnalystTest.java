@@ -16,6 +16,7 @@ import org.testfx.framework.junit5.Start;
 import ration.aircraft.condition.Attitude;
 import ration.aircraft.condition.Condition;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 import ration.record.project.Project;
@@ -33,7 +34,7 @@ class AnalystTest {
     void theNewestAnswerIsDeliveredLastOnTheInterfaceThread() throws ProjectFileException, InterruptedException {
         Analyst analyst = new Analyst();
         Project demo = ProjectFile.demo(ProjectFile.DEMO);
-        Condition start = Assessment.start(demo);
+        Condition start = StartingCase.of(demo);
         List<Double> delivered = Collections.synchronizedList(new ArrayList<>());
         List<Boolean> threads = Collections.synchronizedList(new ArrayList<>());
         CountDownLatch last = new CountDownLatch(1);
@@ -57,7 +58,7 @@ class AnalystTest {
     @Test
     void anAnswerIsGivenAtOnceWhereItIsWanted() throws ProjectFileException {
         Project demo = ProjectFile.demo(ProjectFile.DEMO);
-        Worked result = new Analyst().now(demo, Assessment.start(demo));
+        Worked result = new Analyst().now(demo, StartingCase.of(demo));
         assertThat(result.look()).isPresent();
         assertThat(result.assessment().cases()).isNotEmpty();
     }
@@ -72,11 +73,11 @@ class AnalystTest {
             }
             return a;
         });
-        assertThat(analyst.now(demo, Assessment.start(demo)).assessment().governing())
+        assertThat(analyst.now(demo, StartingCase.of(demo)).assessment().governing())
                 .isPresent();
         CountDownLatch done = new CountDownLatch(1);
         List<Worked> got = Collections.synchronizedList(new ArrayList<>());
-        analyst.ask(edited, Assessment.start(edited), c -> {}, r -> {
+        analyst.ask(edited, StartingCase.of(edited), c -> {}, r -> {
             got.add(r);
             done.countDown();
         });
