@@ -62,6 +62,8 @@ class UpkeepWindowTest extends WindowHarness {
                 .contains("Replaced Hose at the upper vent, ref. 26-0058", "age unknown", "builder");
         robot.interact(session::undo);
         until(() -> row("hose-at-the-upper-vent").endsWith("Not shown"));
+        press("#again-0");
+        until(() -> robot.lookup("#test-begin").tryQuery().isPresent());
     }
 
     /** What a tube did is told against the document as it was saved before. */

@@ -231,6 +231,13 @@ class WindowTest extends WindowHarness {
         keys(KeyCode.ESCAPE);
         fill("#brief-climb", "14");
         until(() -> session.project().brief().envelope().climb().quantity().value() == 14);
+        robot.interact(() -> node("#plate-builder").requestFocus());
+        robot.write("I. Nobody");
+        keys(KeyCode.ENTER);
+        until(() -> session.project()
+                .plate()
+                .get(ration.record.project.Plate.Field.BUILDER)
+                .equals("I. Nobody"));
         robot.clickOn("#rail-layout");
         robot.clickOn("#attitude-climb");
         until(() -> texts().contains("heights at Climb 14\u00b0, nose right"));

@@ -56,33 +56,45 @@ public record Touched(List<String> ended, List<String> asked) {
     }
 
     /**
+     * One thing to be shown again.
+     *
+     * @param words what it is called
+     * @param test key of the test; empty where there is none of its own
+     */
+    public record Again(String words, Optional<String> test) {
+        static Again words(String words) {
+            return new Again(words, Optional.empty());
+        }
+    }
+
+    /**
      * What has to be shown again once a part was replaced: the tests asked for that rest on it, those that its kind
      * brings with it whether asked for or not, and the leaks last.
      */
-    public static List<String> renewed(Project project, Part part) {
+    public static List<Again> renewed(Project project, Part part) {
         FuelSystem system = project.system();
         Optional<Item> item = system.item(part.item());
         if (part.kind() == Part.Kind.CAP_SEAL) {
-            return List.of("Cap dry under a hose, then a sample of "
-                    + item.map(Item::name).orElse("the tank"));
+            return List.of(Again.words("Cap dry under a hose, then a sample of "
+                    + item.map(Item::name).orElse("the tank")));
         }
         AsBuilt built = project.asBuilt();
         Set<TestKind> always = EnumSet.of(TestKind.OVERNIGHT, TestKind.FIRST_RUN);
         always.addAll(byKind(part.kind()));
         item.map(i -> i.as(BY_ITEM)).ifPresent(always::addAll);
-        List<String> all = new ArrayList<>();
+        List<Again> all = new ArrayList<>();
         TestProgram.wanted(project).stream()
                 .filter(w -> always.contains(w.kind())
                         ? w.subject().isEmpty() || w.subject().equals(part.item())
                         : w.asked() && item.isPresent() && rests(built, w, part.item()))
                 .sorted(Comparator.comparing((Wanted w) -> LEAKS_LAST.indexOf(w.kind())))
-                .map(Wanted::name)
+                .map(w -> new Again(w.name(), Optional.of(w.key())))
                 .distinct()
                 .forEach(all::add);
         if (item.flatMap(i -> i.only(Run.class))
                 .filter(Topology.of(system)::returns)
                 .isPresent()) {
-            all.add(0, "Return flow and pressure at idle");
+            all.add(0, Again.words("Return flow and pressure at idle"));
         }
         return List.copyOf(all);
     }

@@ -10,6 +10,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ration.aircraft.condition.Attitude;
 import ration.aircraft.model.Field;
 import ration.aircraft.model.FieldSheet;
@@ -41,6 +42,7 @@ import ration.record.evidence.Named;
 import ration.record.evidence.Readout;
 import ration.record.evidence.Standing;
 import ration.record.file.ProjectFile;
+import ration.record.project.Plate;
 import ration.record.project.Project;
 import ration.record.upkeep.Due;
 import ration.verdict.check.Finding;
@@ -151,6 +153,14 @@ public final class Packet {
         pages.page(project.name(), "document ID " + mark(project) + ", printed " + today);
         pages.text("Fuel system packet, for the inspector", 10, false);
         pages.space(8);
+        pages.facts(Stream.of(Plate.Field.values())
+                .map(f -> new String[] {
+                    f.label(),
+                    project.plate().get(f).isEmpty()
+                            ? "not entered"
+                            : project.plate().get(f)
+                })
+                .toList());
         pages.facts(List.of(
                 new String[] {"Engine", project.brief().engine()},
                 new String[] {"Feed", project.brief().delivery().label()},

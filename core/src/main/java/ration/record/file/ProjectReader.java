@@ -23,6 +23,7 @@ import ration.base.quantity.Unit;
 import ration.record.acceptance.SignOff;
 import ration.record.evidence.HangarTest;
 import ration.record.project.Brief;
+import ration.record.project.Plate;
 import ration.record.project.Practice;
 import ration.record.project.Project;
 import ration.record.reading.Reading;
@@ -55,9 +56,26 @@ final class ProjectReader {
         List<Reading> readings = doc.has("readings") ? ReadingCodec.read(this, doc) : List.of();
         Upkeep upkeep = doc.optional("upkeep", UpkeepCodec::read).orElse(Upkeep.NONE);
         SignOff signOff = doc.optional("signOff", SignOffCodec::read).orElse(SignOff.NONE);
+        Plate plate = doc.optional("plate", ProjectReader::plate).orElse(Plate.NONE);
         doc.keepUnknown();
         return new Project(
-                name, note, brief, system, tests, heat, new Project.Use(flight, readings, upkeep, signOff), unknown);
+                name,
+                note,
+                brief,
+                system,
+                tests,
+                heat,
+                new Project.Use(flight, readings, upkeep, signOff, plate),
+                unknown);
+    }
+
+    private static Plate plate(JsonObjectReader in) {
+        Plate read = Plate.NONE;
+        for (Plate.Field f : Plate.Field.values()) {
+            read = read.with(f, in.text(f.key(), ""));
+        }
+        in.keepUnknown();
+        return read;
     }
 
     private List<HangarTest> tests(JsonObjectReader doc) {

@@ -66,6 +66,11 @@ final class ProjectWriter {
         if (!project.signOff().none()) {
             SignOffCodec.write(this, doc.putObject("signOff"), project.signOff());
         }
+        if (!project.plate().none()) {
+            ObjectNode plate = doc.putObject("plate");
+            project.plate().said().forEach((f, text) -> plate.put(f.key(), text));
+            restore(plate, "plate");
+        }
         if (!project.upkeep().none()) {
             UpkeepCodec.write(this, doc.putObject("upkeep"), project.upkeep());
         }

@@ -33,6 +33,12 @@ public final class Difference {
         if (!first.note().equals(second.note())) {
             words.add("another note");
         }
+        for (Plate.Field f : Plate.Field.values()) {
+            String now = second.plate().get(f);
+            if (!first.plate().get(f).equals(now)) {
+                words.add(f.label().toLowerCase(java.util.Locale.ROOT) + (now.isEmpty() ? " removed" : " " + now));
+            }
+        }
         brief(first.brief(), second.brief(), words);
         heat(first.heat(), second.heat(), words);
         if (!first.flight().equals(second.flight())) {

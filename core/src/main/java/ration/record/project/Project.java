@@ -50,10 +50,12 @@ public record Project(
      * @param readings taken in search of a fault
      * @param upkeep of its parts with a life
      * @param signOff what was said of open points and packets
+     * @param plate what stands on its plates and placards
      */
-    public record Use(Optional<FlightPlan> flight, List<Reading> readings, Upkeep upkeep, SignOff signOff) {
+    public record Use(
+            Optional<FlightPlan> flight, List<Reading> readings, Upkeep upkeep, SignOff signOff, Plate plate) {
         /** Nothing said. */
-        public static final Use NONE = new Use(Optional.empty(), List.of(), Upkeep.NONE, SignOff.NONE);
+        public static final Use NONE = new Use(Optional.empty(), List.of(), Upkeep.NONE, SignOff.NONE, Plate.NONE);
 
         public Use {
             readings = List.copyOf(readings);
@@ -117,7 +119,7 @@ public record Project(
                 system,
                 tests,
                 heat,
-                new Use(Optional.of(other), use.readings(), use.upkeep(), use.signOff()),
+                new Use(Optional.of(other), use.readings(), use.upkeep(), use.signOff(), use.plate()),
                 unknown);
     }
 
@@ -129,7 +131,7 @@ public record Project(
                 system,
                 tests,
                 heat,
-                new Use(use.flight(), other, use.upkeep(), use.signOff()),
+                new Use(use.flight(), other, use.upkeep(), use.signOff(), use.plate()),
                 unknown);
     }
 
@@ -141,7 +143,7 @@ public record Project(
                 system,
                 tests,
                 heat,
-                new Use(use.flight(), use.readings(), other, use.signOff()),
+                new Use(use.flight(), use.readings(), other, use.signOff(), use.plate()),
                 unknown);
     }
 
@@ -153,8 +155,25 @@ public record Project(
                 system,
                 tests,
                 heat,
-                new Use(use.flight(), use.readings(), use.upkeep(), other),
+                new Use(use.flight(), use.readings(), use.upkeep(), other, use.plate()),
                 unknown);
+    }
+
+    public Project with(Plate other) {
+        return new Project(
+                name,
+                note,
+                brief,
+                system,
+                tests,
+                heat,
+                new Use(use.flight(), use.readings(), use.upkeep(), use.signOff(), other),
+                unknown);
+    }
+
+    /** What stands on the plates and placards of the aircraft. */
+    public Plate plate() {
+        return use.plate();
     }
 
     /** What was said of open points and packets. */

@@ -140,6 +140,7 @@ class UpkeepTest {
                         + " 96.4 h, ref. 21-0417."
                         + " builder");
         assertThat(Touched.renewed(Systems.corrie().with(u), u.parts().get(0)))
+                .extracting(Touched.Again::words)
                 .contains("Line pressure test", "Nose-up flow, UPPER", "Nose-up flow, FUSELAGE")
                 .doesNotContain("Vent flow check")
                 .endsWith("Overnight leak check", "Leak check after first run");
@@ -155,6 +156,7 @@ class UpkeepTest {
                 .replaced("seal-of-the-left-cap", act(TODAY, 100));
         assertThat(u.renewed()).isEmpty();
         assertThat(Touched.renewed(Systems.demo("tansy-l3").with(u), u.parts().get(0)))
+                .extracting(Touched.Again::words)
                 .singleElement()
                 .asString()
                 .contains("sample of Left tank");
@@ -163,6 +165,7 @@ class UpkeepTest {
         assertThat(plate.renewed()).containsKey("left");
         assertThat(Touched.renewed(
                         Systems.demo("tansy-l3").with(plate), plate.parts().get(1)))
+                .extracting(Touched.Again::words)
                 .contains("Tank pressure test, Left tank")
                 .doesNotContain("Tank pressure test, Right tank");
     }

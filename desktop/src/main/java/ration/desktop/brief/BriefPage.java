@@ -37,6 +37,7 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.record.project.Brief;
 import ration.record.project.Edit;
+import ration.record.project.Plate;
 import ration.record.project.Practice;
 import ration.record.project.Unsaid;
 import ration.verdict.standard.Standard;
@@ -58,7 +59,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
         HBox third = new RowBox(12, fuelTile(), basisTile());
         HBox fourth = new RowBox(12, practiceTile());
         VBox body = new ColumnBox(
-                12, Ui.label("Aircraft", "page-title"), trouble, first, second, third, fourth, cautions());
+                12, Ui.label("Aircraft", "page-title"), trouble, first, second, third, fourth, plateTile(), cautions());
         body.setPadding(new Insets(12, 16, 16, 16));
         setContent(body);
         Cover cover = new Cover(body);
@@ -93,6 +94,31 @@ public final class BriefPage extends ScrollPane implements Arriving {
     }
 
     // engine and demand
+
+    /** What is printed on the packet: registration, numbers, builder, placard. */
+    private Node plateTile() {
+        javafx.scene.layout.GridPane grid = new javafx.scene.layout.GridPane();
+        grid.setHgap(10);
+        grid.setVgap(8);
+        int n = 0;
+        for (Plate.Field f : Plate.Field.values()) {
+            QuantityField<String> field = new QuantityField<String>(
+                            "plate-" + f.key(), f.label(), String::strip, t -> t)
+                    .onValue(t -> session.apply(Edit.of(
+                            "Set " + f.label().toLowerCase(java.util.Locale.ROOT),
+                            p -> p.with(p.plate().with(f, t)))));
+            updates.add(
+                    () -> field.update(session.shown().get().project().plate().get(f)));
+            field.getStyleClass().add("left-field");
+            field.setPrefWidth(230);
+            Label label = Ui.label(f.label());
+            label.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+            grid.add(label, n % 3 * 2, n / 3);
+            grid.add(field, n % 3 * 2 + 1, n / 3);
+            n++;
+        }
+        return tile("Identification, printed on the packet", grid);
+    }
 
     private Node engineTile() {
         QuantityField<String> name = new QuantityField<String>(

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.Button;
@@ -36,6 +37,7 @@ final class PartCard extends ColumnBox {
     private final Supplier<LocalDate> today;
     private final BiConsumer<String, UnaryOperator<Upkeep>> edit;
     private final Runnable gone;
+    private final Consumer<String> openTest;
     private final TextField day = Fields.text("act-day", "Date of the work", "2026-03-09");
     private final TextField hours = Fields.text("act-hours", "Airframe time then", "h");
     private final TextField who = Fields.text("act-who", "Who did it", "who");
@@ -47,12 +49,17 @@ final class PartCard extends ColumnBox {
     private String shown = "";
 
     PartCard(
-            Session session, Supplier<LocalDate> today, BiConsumer<String, UnaryOperator<Upkeep>> edit, Runnable gone) {
+            Session session,
+            Supplier<LocalDate> today,
+            BiConsumer<String, UnaryOperator<Upkeep>> edit,
+            Runnable gone,
+            Consumer<String> openTest) {
         super(8);
         this.session = session;
         this.today = today;
         this.edit = edit;
         this.gone = gone;
+        this.openTest = openTest;
         getStyleClass().add("card-body");
         managedProperty().bind(visibleProperty());
     }
@@ -110,7 +117,23 @@ final class PartCard extends ColumnBox {
         if (!ended.isEmpty()) {
             getChildren().add(Ui.wrapped("Replacing it invalidates: " + String.join(", ", ended), "wrong-text"));
         }
-        Touched.renewed(session.project(), p).forEach(t -> getChildren().add(Ui.wrapped("\u2022 " + t)));
+        int n = 0;
+        for (Touched.Again t : Touched.renewed(session.project(), p)) {
+            getChildren()
+                    .add(
+                            t.test().isEmpty()
+                                    ? Ui.wrapped("\u2022 " + t.words())
+                                    : Ui.named(
+                                            Ui.button(
+                                                    t.words(),
+                                                    "again-" + n,
+                                                    () -> openTest.accept(
+                                                            t.test().get()),
+                                                    "chip"),
+                                            "again-" + n,
+                                            "Open the test: " + t.words()));
+            n++;
+        }
         getChildren().addAll(Ui.rule(), Ui.label("History", "group-title"));
         if (upkeep.history(p.id()).isEmpty()) {
             getChildren().add(Ui.label("nothing entered", "soft"));

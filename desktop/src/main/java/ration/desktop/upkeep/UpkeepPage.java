@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
@@ -61,7 +62,8 @@ public final class UpkeepPage extends LivePage {
      * @param today the day it is
      * @param write told what to write out
      */
-    public UpkeepPage(Session session, Supplier<LocalDate> today, BiConsumer<Paper, LocalDate> write) {
+    public UpkeepPage(
+            Session session, Supplier<LocalDate> today, BiConsumer<Paper, LocalDate> write, Consumer<String> openTest) {
         super(session, "upkeep-page", "Maintenance page");
         this.session = session;
         this.today = today;
@@ -69,7 +71,7 @@ public final class UpkeepPage extends LivePage {
         hours.setPrefWidth(80);
         hours.setMinWidth(64);
         hours.onValue(h -> edit("Set airframe hours", u -> u.withHours(h)));
-        card = new PartCard(session, today, this::edit, () -> pick(""));
+        card = new PartCard(session, today, this::edit, () -> pick(""), openTest);
         form = new PartForm(session, today, this::edit, id -> pick(id));
         HBox head = new RowBox(
                 8,
