@@ -271,6 +271,18 @@ class WindowTest extends WindowHarness {
         assertThat(figure()).as("the ledger shows the governing case always").isEqualTo("1.12\u00d7");
     }
 
+    /** One wing is measured; the other begins as its mirror image, every figure of it an estimate. */
+    @Test
+    void aTankIsCopiedToTheOtherSide() {
+        robot.interact(() -> session.picked().set("upper"));
+        until(() -> robot.lookup("#do-copy-to-the-other-side").tryQuery().isPresent());
+        robot.interact(() -> ((javafx.scene.control.Button) node("#do-copy-to-the-other-side")).fire());
+        until(() -> session.project().system().tanks().size() == 3
+                && texts().contains("Upper tank 2"));
+        robot.interact(session::undo);
+        until(() -> session.project().system().tanks().size() == 2);
+    }
+
     @Test
     void unitsSwitchTogether() {
         robot.clickOn("#units-metric");

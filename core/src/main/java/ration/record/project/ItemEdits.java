@@ -67,6 +67,9 @@ public final class ItemEdits {
     public static List<Offer> of(FuelSystem system, String id) {
         ItemEdits edits = new ItemEdits(system);
         system.item(id).ifPresent(edits::offer);
+        if (system.item(id).filter(Mirrored::possible).isPresent()) {
+            edits.add("Copy to the other side", s -> Mirrored.added(s, id));
+        }
         if (system.shifts().containsKey(id)) {
             edits.add("Reset drawing position", s -> s.shifted(id, 0));
         }
