@@ -14,8 +14,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import ration.aircraft.condition.Attitude;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.TankAnswer;
@@ -63,16 +65,7 @@ class KeptFiguresTest {
     @MethodSource("kept")
     void figuresAreTheSameAsBefore(Kept kept) throws IOException {
         Map<String, String> now = figures(Assessment.of(kept.project()));
-        String folder = System.getProperty("ration.keep");
-        if (folder != null) {
-            Files.createDirectories(Path.of(folder));
-            Files.write(
-                    Path.of(folder, kept.name() + ".txt"),
-                    now.entrySet().stream()
-                            .map(e -> e.getKey() + "\t" + e.getValue())
-                            .toList(),
-                    StandardCharsets.UTF_8);
-        }
+        keep(kept.name(), now);
         Map<String, String> before = read(kept.name());
         List<String> differ = new ArrayList<>();
         before.keySet().stream().filter(key -> !now.containsKey(key)).forEach(key -> differ.add(key + " is gone"));
@@ -104,19 +97,16 @@ class KeptFiguresTest {
         Map<String, String> all = new LinkedHashMap<>();
         int n = 0;
         for (CaseAnswer c : a.cases()) {
-            String key = ++n + " " + c.label(a.project().system(), UnitSystem.US);
+            Attitude at = c.condition().attitude();
+            String key = "case " + ++n + " " + c.condition().positions() + " " + rounded(at.pitchDegrees()) + " "
+                    + rounded(at.tiltDegrees());
             all.put(
                     key + " | capacity",
-                    String.valueOf(
-                            c.capacity().usable()
-                                    ? c.capacity().inletFlow()
-                                    : c.capacity().reason()));
+                    String.valueOf(c.capacity().usable() ? c.capacity().inletFlow() : "none"));
             OptionalDouble left = c.inletPressureAtDemand(a.project().system());
             all.put(
                     key + " | inlet pressure",
-                    c.demand().usable()
-                            ? left.isPresent() ? String.valueOf(left.getAsDouble()) : "none"
-                            : c.demand().reason());
+                    c.demand().usable() ? left.isPresent() ? String.valueOf(left.getAsDouble()) : "none" : "none");
             all.put(key + " | verdict", c.verdict() + (c.judged() ? "" : ", not judged"));
             all.put(
                     key + " | path",
@@ -129,16 +119,54 @@ class KeptFiguresTest {
             all.put(t.tank().id() + " | full", String.valueOf(t.full()));
             all.put(
                     t.tank().id() + " | source",
-                    t.source() + " " + t.attitude().map(x -> x.label()).orElse(""));
+                    t.source() + " "
+                            + t.attitude()
+                                    .map(x -> rounded(x.pitchDegrees()) + " " + rounded(x.tiltDegrees()))
+                                    .orElse(""));
         }
         a.vapor().ifPresent(v -> all.put("vapor", String.valueOf(v.degrees())));
         a.hotFuel().ifPresent(v -> all.put("hot fuel", String.valueOf(v.degrees())));
         for (Finding f : a.findings()) {
-            all.put(
-                    "finding " + ++n + " " + f.item() + " " + f.title(),
-                    f.verdict() + "; " + f.detail().in(UnitSystem.US) + "; " + f.remedy() + "; " + f.source());
+            all.put("finding " + ++n + " " + f.id() + " | verdict", f.verdict() + " " + f.item());
+            all.put("finding " + n + " " + f.id() + " | ratio", String.valueOf(f.ratio()));
+            int which = n;
+            f.measure().ifPresent(m -> {
+                all.put("finding " + which + " " + f.id() + " | value", String.valueOf(m.value()));
+                all.put("finding " + which + " " + f.id() + " | limit", String.valueOf(m.limit()));
+            });
         }
         return all;
+    }
+
+    private static String rounded(double degrees) {
+        return String.valueOf(Math.round(degrees * 100) / 100.0);
+    }
+
+    /** What one demo says, word for word: wording changes here, figures above, and never both without a reason. */
+    @Test
+    void wordsAreTheSameAsBefore() throws IOException {
+        Map<String, String> now = new LinkedHashMap<>();
+        int n = 0;
+        for (Finding f : Systems.assessedCorrie().findings()) {
+            now.put(
+                    ++n + " " + f.id(),
+                    f.title() + "; " + f.detail().in(UnitSystem.US) + "; " + f.remedy() + "; " + f.source());
+        }
+        keep("words-corrie-b1", now);
+        assertThat(now).containsExactlyEntriesOf(read("words-corrie-b1"));
+    }
+
+    private static void keep(String name, Map<String, String> now) throws IOException {
+        String folder = System.getProperty("ration.keep");
+        if (folder != null) {
+            Files.createDirectories(Path.of(folder));
+            Files.write(
+                    Path.of(folder, name + ".txt"),
+                    now.entrySet().stream()
+                            .map(e -> e.getKey() + "\t" + e.getValue())
+                            .toList(),
+                    StandardCharsets.UTF_8);
+        }
     }
 
     private static Map<String, String> read(String name) {

@@ -277,8 +277,7 @@ class WindowTest extends WindowHarness {
         robot.interact(() -> session.picked().set("upper"));
         until(() -> robot.lookup("#do-copy-to-the-other-side").tryQuery().isPresent());
         robot.interact(() -> ((javafx.scene.control.Button) node("#do-copy-to-the-other-side")).fire());
-        until(() -> session.project().system().tanks().size() == 3
-                && texts().contains("Upper tank 2"));
+        until(() -> session.project().system().tanks().size() == 3 && texts().contains("Upper tank 2"));
         robot.interact(session::undo);
         until(() -> session.project().system().tanks().size() == 2);
     }
