@@ -39,7 +39,7 @@ public enum Term {
             "Minimum inlet pressure",
             "The least pressure at which the carburetor, servo or rail still takes its full flow. Read it in the engine"
                     + " or carburetor manual.",
-            "Common float carburetors: 0.5 psi at least (engine manuals, from memory)."),
+            "Common float carburetors: minimum 0.5 psi (engine manuals, from memory)."),
     CLIMB_PITCH(
             "Climb pitch",
             "The angle of the fuselage to the horizon in the steepest climb, not the climb angle. Measure it in flight"
@@ -72,7 +72,7 @@ public enum Term {
             "How readily a gasoline boils: its vapor pressure at 100 \u00b0F. Classes AA to E run from hot"
                     + " summer to cold"
                     + " winter blends.",
-            "100LL 7.1 psi at most; class AA 7.8, class E 15 (ASTM D910, D4814, from memory)."),
+            "100LL maximum 7.1 psi; class AA 7.8, class E 15 (ASTM D910, D4814, from memory)."),
     HOT_FUEL(
             "Hot fuel",
             "Two cases: the hot day of the flight as planned, and fuel at 110 \u00b0F in the tank whatever the day,"
