@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.io.Writer;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -90,6 +91,26 @@ class CommandsTest {
             @Override
             public void close() {}
         };
+    }
+
+    @Test
+    void thePlanOfABuildIsListedAsTextTableCalendarAndJson() throws IOException {
+        assertThat(run("plan", "brindle", "--on", "2026-12-01")).isEqualTo(1);
+        assertThat(out.toString())
+                .contains("steps done, ", "Can be done today", "On order", "waits for ", "not before 20")
+                .doesNotContain("NaN");
+        assertThat(run("plan", "brindle", "--json")).isEqualTo(1);
+        JsonNode steps = Json.MAPPER.readTree(out.toString()).get("steps");
+        assertThat(steps)
+                .anyMatch(s -> s.get("step").asText().equals("part:lift")
+                        && s.get("state").asText().equals("ordered")
+                        && s.get("expected").asText().startsWith("20"));
+        assertThat(run("plan", "brindle", "--ics")).isEqualTo(1);
+        assertThat(out.toString()).startsWith("BEGIN:VCALENDAR").contains("Lift pump expected");
+        Path list = folder.resolve("list.pdf");
+        assertThat(run("plan", "brindle", "--csv", "--list", list.toString())).isEqualTo(1);
+        assertThat(out.toString()).startsWith("step,name,stage").contains("joint:r1.start");
+        assertThat(Files.readAllBytes(list)).startsWith("%PDF".getBytes(StandardCharsets.US_ASCII));
     }
 
     @Test

@@ -137,6 +137,18 @@ public final class Screenshots {
                             new Reading("servo", Reading.What.PRESSURE, Unit.PSI.toSi(26), Unit.PSI.toSi(1), set)))));
             fire(scene, "#rail-find");
         });
+        SCENES.put("build", (s, scene) -> {
+            demo(s, "brindle-a2");
+            fire(scene, "#rail-build");
+            later(scene, "#step-joint-r1-end");
+        });
+        SCENES.put("build-time", (s, scene) -> {
+            demo(s, "brindle-a2");
+            fire(scene, "#rail-build");
+            PauseTransition pause = new PauseTransition(Duration.millis(300));
+            pause.setOnFinished(e -> ((javafx.scene.control.ToggleButton) scene.lookup("#build-timeline")).fire());
+            pause.play();
+        });
         SCENES.put("upkeep", (s, scene) -> {
             demo(s, "corrie-b1");
             fire(scene, "#rail-upkeep");

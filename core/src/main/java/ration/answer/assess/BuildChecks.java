@@ -18,6 +18,8 @@ import ration.base.quantity.Measured;
 import ration.base.quantity.Quantity;
 import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
+import ration.record.build.Stage;
+import ration.record.build.StepKey;
 import ration.record.project.Project;
 import ration.verdict.check.Check;
 import ration.verdict.check.Finding;
@@ -47,7 +49,33 @@ final class BuildChecks {
             project.system().runs().forEach(checks::run);
             checks.sheet();
         }
+        project.build().steps().forEach((k, step) -> {
+            if (step.stage() == Stage.TEMPORARY) {
+                checks.temporary(k);
+            }
+        });
         return checks.findings;
+    }
+
+    /** A part or a joint the schedule of the build calls temporary; a line says so itself. */
+    private void temporary(StepKey key) {
+        boolean joint = key.kind() == StepKey.Kind.JOINT;
+        String id = joint ? key.of().substring(0, key.of().lastIndexOf('.')) : key.of();
+        system.item(id)
+                .ifPresent(i -> findings.add(new Finding(
+                        Check.BUILD_TEMPORARY,
+                        key.of(),
+                        "No temporary parts fitted",
+                        id,
+                        Verdict.FAILS,
+                        Finding.MISSED,
+                        u -> (joint
+                                        ? "A joint of " + i.name() + " at its "
+                                                + (key.of().endsWith(StepKey.START) ? "start" : "end")
+                                        : i.name())
+                                + " is temporary: for ground runs only.",
+                        Checks.PRACTICE,
+                        "Replace it with the final one before flight, and say so on Build.")));
     }
 
     private void joints() {

@@ -18,6 +18,7 @@ import ration.aircraft.topology.Topology;
 import ration.record.evidence.AsBuilt;
 import ration.record.evidence.Form;
 import ration.record.evidence.Inputs;
+import ration.record.evidence.Known;
 import ration.record.evidence.Named;
 import ration.record.evidence.Standing;
 import ration.record.evidence.TestKind;
@@ -151,6 +152,34 @@ public record Touched(List<String> ended, List<String> asked) {
         }
         Inputs rests = Standing.restsOn(built, subject, work);
         return subject.equals(item) || rests.lines().keySet().stream().anyMatch(l -> l.startsWith(item + ": "));
+    }
+
+    /** What tests rest on, asked of many. */
+    public static final class Resting {
+        private final FuelSystem system;
+        private final Known known;
+
+        private Resting(Project project) {
+            system = project.system();
+            known = Known.of(project.asBuilt(), Optional.empty());
+        }
+
+        /** The parts and lines a test rests on, in layout order. */
+        public List<Item> on(Wanted w) {
+            if (Form.of(w.kind()).isEmpty()) {
+                return system.item(w.subject()).stream().toList();
+            }
+            Set<String> lines =
+                    Standing.restsOn(known, w.subject(), w.begun()).lines().keySet();
+            return system.items().stream()
+                    .filter(i ->
+                            i.id().equals(w.subject()) || lines.stream().anyMatch(l -> l.startsWith(i.id() + ": ")))
+                    .toList();
+        }
+    }
+
+    public static Resting resting(Project project) {
+        return new Resting(project);
     }
 
     /** In a sentence or two. */

@@ -61,7 +61,8 @@ public record Standing(State state, List<Inputs.Change> changes) {
         return restsOn(Known.of(now), subject, work);
     }
 
-    private static Inputs restsOn(Known now, String subject, Work work) {
+    /** The same, many of one aircraft. */
+    public static Inputs restsOn(Known now, String subject, Work work) {
         return RestsOn.of(
                 now,
                 work.kind(),

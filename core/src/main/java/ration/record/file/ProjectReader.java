@@ -21,6 +21,7 @@ import ration.base.fluid.Volatility;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 import ration.record.acceptance.SignOff;
+import ration.record.build.Build;
 import ration.record.evidence.HangarTest;
 import ration.record.project.Brief;
 import ration.record.project.Plate;
@@ -57,6 +58,7 @@ final class ProjectReader {
         Upkeep upkeep = doc.optional("upkeep", UpkeepCodec::read).orElse(Upkeep.NONE);
         SignOff signOff = doc.optional("signOff", SignOffCodec::read).orElse(SignOff.NONE);
         Plate plate = doc.optional("plate", ProjectReader::plate).orElse(Plate.NONE);
+        Build build = doc.optional("build", BuildCodec::read).orElse(Build.NONE);
         doc.keepUnknown();
         return new Project(
                 name,
@@ -65,7 +67,7 @@ final class ProjectReader {
                 system,
                 tests,
                 heat,
-                new Project.Use(flight, readings, upkeep, signOff, plate),
+                new Project.Use(flight, readings, upkeep, signOff, plate, build),
                 unknown);
     }
 

@@ -71,6 +71,9 @@ final class ProjectWriter {
             project.plate().said().forEach((f, text) -> plate.put(f.key(), text));
             restore(plate, "plate");
         }
+        if (!project.build().none()) {
+            BuildCodec.write(this, doc.putObject("build"), project.build());
+        }
         if (!project.upkeep().none()) {
             UpkeepCodec.write(this, doc.putObject("upkeep"), project.upkeep());
         }

@@ -50,6 +50,9 @@ public final class Difference {
         if (!first.upkeep().equals(second.upkeep())) {
             words.add("maintenance differs");
         }
+        if (!first.build().equals(second.build())) {
+            words.add("the build schedule differs");
+        }
         if (!first.signOff().unissued().equals(second.signOff().unissued())) {
             words.add("notes on open items differ");
         }

@@ -15,6 +15,7 @@ import ration.base.geometry.Point3;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 import ration.record.acceptance.SignOff;
+import ration.record.build.Build;
 import ration.record.evidence.AsBuilt;
 import ration.record.evidence.HangarTest;
 import ration.record.reading.Reading;
@@ -51,11 +52,18 @@ public record Project(
      * @param upkeep of its parts with a life
      * @param signOff what was said of open points and packets
      * @param plate what stands on its plates and placards
+     * @param build how far the build is
      */
     public record Use(
-            Optional<FlightPlan> flight, List<Reading> readings, Upkeep upkeep, SignOff signOff, Plate plate) {
+            Optional<FlightPlan> flight,
+            List<Reading> readings,
+            Upkeep upkeep,
+            SignOff signOff,
+            Plate plate,
+            Build build) {
         /** Nothing said. */
-        public static final Use NONE = new Use(Optional.empty(), List.of(), Upkeep.NONE, SignOff.NONE, Plate.NONE);
+        public static final Use NONE =
+                new Use(Optional.empty(), List.of(), Upkeep.NONE, SignOff.NONE, Plate.NONE, Build.NONE);
 
         public Use {
             readings = List.copyOf(readings);
@@ -99,8 +107,13 @@ public record Project(
         return new Project(name, note, other, system, tests, then, use, unknown);
     }
 
+    /** With another layout; the schedule of the build keeps of it what is still the same thing. */
     public Project with(FuelSystem other) {
-        return new Project(name, note, brief, other, tests, heat, use, unknown);
+        Build carried = BuildEdits.carried(use.build, system, other);
+        Use then = carried == use.build
+                ? use
+                : new Use(use.flight, use.readings, use.upkeep, use.signOff, use.plate, carried);
+        return new Project(name, note, brief, other, tests, heat, then, unknown);
     }
 
     public Project withTests(List<HangarTest> other) {
@@ -111,64 +124,37 @@ public record Project(
         return new Project(name, note, brief, system, tests, other, use, unknown);
     }
 
+    private Project with(Use other) {
+        return new Project(name, note, brief, system, tests, heat, other, unknown);
+    }
+
     public Project with(FlightPlan other) {
-        return new Project(
-                name,
-                note,
-                brief,
-                system,
-                tests,
-                heat,
-                new Use(Optional.of(other), use.readings(), use.upkeep(), use.signOff(), use.plate()),
-                unknown);
+        return with(new Use(Optional.of(other), use.readings, use.upkeep, use.signOff, use.plate, use.build));
     }
 
     public Project withReadings(List<Reading> other) {
-        return new Project(
-                name,
-                note,
-                brief,
-                system,
-                tests,
-                heat,
-                new Use(use.flight(), other, use.upkeep(), use.signOff(), use.plate()),
-                unknown);
+        return with(new Use(use.flight, other, use.upkeep, use.signOff, use.plate, use.build));
     }
 
     public Project with(Upkeep other) {
-        return new Project(
-                name,
-                note,
-                brief,
-                system,
-                tests,
-                heat,
-                new Use(use.flight(), use.readings(), other, use.signOff(), use.plate()),
-                unknown);
+        return with(new Use(use.flight, use.readings, other, use.signOff, use.plate, use.build));
     }
 
     public Project with(SignOff other) {
-        return new Project(
-                name,
-                note,
-                brief,
-                system,
-                tests,
-                heat,
-                new Use(use.flight(), use.readings(), use.upkeep(), other, use.plate()),
-                unknown);
+        return with(new Use(use.flight, use.readings, use.upkeep, other, use.plate, use.build));
     }
 
     public Project with(Plate other) {
-        return new Project(
-                name,
-                note,
-                brief,
-                system,
-                tests,
-                heat,
-                new Use(use.flight(), use.readings(), use.upkeep(), use.signOff(), other),
-                unknown);
+        return with(new Use(use.flight, use.readings, use.upkeep, use.signOff, other, use.build));
+    }
+
+    public Project with(Build other) {
+        return with(new Use(use.flight, use.readings, use.upkeep, use.signOff, use.plate, other));
+    }
+
+    /** How far the build is. */
+    public Build build() {
+        return use.build();
     }
 
     /** What stands on the plates and placards of the aircraft. */

@@ -120,6 +120,11 @@ public enum Term {
             "Transition flow",
             "Between smooth and turbulent flow, where the loss of a line is not certain: the higher one is used.",
             "Reynolds number 2,000 to 4,000."),
+    FLOAT(
+            "Float",
+            "By how much a step may begin later without moving the end of the build: what waits for it has that much"
+                    + " time to spare.",
+            "A step of 2 h beside one of 5 h has 3 h of float."),
     NOT_SHOWN(
             "Not shown",
             "No valid evidence, or not computed. It never counts as good: enter the figure or run the test.",

@@ -6,6 +6,7 @@ import java.nio.charset.MalformedInputException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.Optional;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.ThreadPoolExecutor;
@@ -15,7 +16,9 @@ import javafx.application.Platform;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Comparison;
+import ration.answer.plan.Plan;
 import ration.base.quantity.UnitSystem;
+import ration.desktop.build.BuildPage;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.runs.RunsPage;
 import ration.desktop.session.LongWork;
@@ -29,6 +32,7 @@ import ration.publish.export.EpanetInp;
 import ration.publish.export.MatrixCsv;
 import ration.publish.export.Packet;
 import ration.publish.export.PictureSvg;
+import ration.publish.export.PlanFiles;
 import ration.publish.export.PrintedSheets;
 import ration.publish.export.UpkeepFiles;
 import ration.record.acceptance.SignOff;
@@ -275,6 +279,27 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
                             case PARTS -> UpkeepFiles.parts(p, today);
                             case LOG, PREFLIGHT -> UpkeepFiles.log(p);
                         }));
+    }
+
+    /** The build as a list to print, a table, or a calendar of deliveries. */
+    void build(BuildPage.Paper paper) {
+        LocalDate today = LocalDate.now();
+        write(
+                named("build"),
+                switch (paper) {
+                    case LIST -> FileDialogs.Kind.PDF;
+                    case TABLE -> FileDialogs.Kind.TABLE;
+                    case CALENDAR -> FileDialogs.Kind.CALENDAR;
+                },
+                now -> {
+                    Project p = now.assessment().project();
+                    Plan plan = Plan.of(p, now.assessment().program(), today);
+                    return switch (paper) {
+                        case LIST -> PlanFiles.pdf(p, plan);
+                        case TABLE -> utf8(PlanFiles.csv(plan));
+                        case CALENDAR -> utf8(PlanFiles.calendar(p, plan));
+                    };
+                });
     }
 
     void drawingPdf() {

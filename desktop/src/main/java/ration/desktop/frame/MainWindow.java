@@ -1,7 +1,10 @@
 package ration.desktop.frame;
 
 import java.nio.file.Path;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
@@ -378,34 +381,41 @@ public final class MainWindow {
         }
     }
 
-    /**
-     * Alt and the number of a page in the rail: 0 is the tenth, minus the eleventh, equals the twelfth, S the sign-off.
-     */
+    /** Pages by the key that goes to them with Alt; those that have no letter of their own by the order of the rail. */
+    private static final Map<KeyCode, Page> BY_KEY = byKey();
+
+    private static Map<KeyCode, Page> byKey() {
+        Map<KeyCode, Page> all = new EnumMap<>(KeyCode.class);
+        all.put(KeyCode.B, Page.BUILD);
+        all.put(KeyCode.S, Page.SIGN_OFF);
+        List<Page> numbered =
+                Stream.of(Page.values()).filter(p -> !all.containsValue(p)).toList();
+        List<List<KeyCode>> keys = List.of(
+                List.of(KeyCode.DIGIT1, KeyCode.NUMPAD1),
+                List.of(KeyCode.DIGIT2, KeyCode.NUMPAD2),
+                List.of(KeyCode.DIGIT3, KeyCode.NUMPAD3),
+                List.of(KeyCode.DIGIT4, KeyCode.NUMPAD4),
+                List.of(KeyCode.DIGIT5, KeyCode.NUMPAD5),
+                List.of(KeyCode.DIGIT6, KeyCode.NUMPAD6),
+                List.of(KeyCode.DIGIT7, KeyCode.NUMPAD7),
+                List.of(KeyCode.DIGIT8, KeyCode.NUMPAD8),
+                List.of(KeyCode.DIGIT9, KeyCode.NUMPAD9),
+                List.of(KeyCode.DIGIT0, KeyCode.NUMPAD0),
+                List.of(KeyCode.MINUS, KeyCode.SUBTRACT),
+                List.of(KeyCode.EQUALS, KeyCode.PLUS, KeyCode.ADD));
+        for (int i = 0; i < numbered.size(); i++) {
+            Page page = numbered.get(i);
+            keys.get(i).forEach(k -> all.put(k, page));
+        }
+        return all;
+    }
+
     private boolean goes(KeyEvent e) {
-        boolean minus = e.getCode() == KeyCode.MINUS || e.getCode() == KeyCode.SUBTRACT;
-        boolean equals = e.getCode() == KeyCode.EQUALS || e.getCode() == KeyCode.PLUS || e.getCode() == KeyCode.ADD;
-        if (e.isAltDown()
-                && !e.isShortcutDown()
-                && (e.getCode().isDigitKey() || minus || equals || e.getCode() == KeyCode.S)) {
-            int digit = e.getCode() == KeyCode.S
-                    ? 13
-                    : equals
-                            ? 12
-                            : minus
-                                    ? 11
-                                    : e.getCode()
-                                                    .getName()
-                                                    .charAt(e.getCode()
-                                                                    .getName()
-                                                                    .length()
-                                                            - 1)
-                                            - '0';
-            int at = digit == 0 ? 9 : digit - 1;
-            if (at >= 0 && at < Page.values().length) {
-                e.consume();
-                documents.settled(() -> go(Page.values()[at]));
-                return true;
-            }
+        Page page = BY_KEY.get(e.getCode());
+        if (page != null && e.isAltDown() && !e.isShortcutDown()) {
+            e.consume();
+            documents.settled(() -> go(page));
+            return true;
         }
         return false;
     }

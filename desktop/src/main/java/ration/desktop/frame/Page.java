@@ -16,6 +16,7 @@ public enum Page {
     AIR("Vents & drains", Topic.AIR),
     FAULTS("Failures"),
     FLIGHT("Flight"),
+    BUILD("Build"),
     HANGAR("Hangar tests", Topic.HANGAR),
     FIND("Troubleshoot"),
     UPKEEP("Maintenance"),

@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import ration.desktop.air.AirPage;
 import ration.desktop.brief.BriefPage;
+import ration.desktop.build.BuildPage;
 import ration.desktop.control.Arriving;
 import ration.desktop.faults.FaultsPage;
 import ration.desktop.find.FindPage;
@@ -69,6 +70,7 @@ final class Pages {
         all.put(Page.AIR, once(() -> new AirPage(session, item, exports::samplingCard)));
         all.put(Page.FAULTS, once(() -> new FaultsPage(session, window::fault)));
         all.put(Page.FLIGHT, once(() -> new FlightPage(session, exports::switchingCard)));
+        all.put(Page.BUILD, once(() -> new BuildPage(session, LocalDate::now, exports::build, window::test)));
         hangar = once(() -> new HangarPage(session, exports, LocalDate::now, window::layOver));
         all.put(Page.HANGAR, hangar);
         all.put(Page.FIND, once(() -> new FindPage(session, window::look)));

@@ -43,7 +43,7 @@ final class Rail extends ColumnBox {
             row.setGraphic(content);
             row.getStyleClass().setAll("rail-row");
             rows.put(page, row);
-            if (page == Page.FLOW || page == Page.HANGAR) {
+            if (page == Page.FLOW || page == Page.BUILD) {
                 Region rule = Ui.rule();
                 VBox.setMargin(rule, new Insets(6, 12, 6, 12));
                 getChildren().add(rule);

@@ -17,7 +17,7 @@ import ration.verdict.check.Verdict;
 /**
  * What the rail says of each page. A page of which nothing is known is Not shown, never Holds.
  *
- * @param bars of every page but the one that seeks causes, which has no verdict
+ * @param bars of every page but the one that seeks causes and the schedule of the build, which have no verdict
  */
 record RailState(Map<Page, Bar> bars) {
 
@@ -49,6 +49,7 @@ record RailState(Map<Page, Bar> bars) {
                         ? new Bar(Finding.MET, Verdict.HOLDS)
                         : NOTHING);
         bars.remove(Page.FIND);
+        bars.remove(Page.BUILD);
         return new RailState(bars);
     }
 

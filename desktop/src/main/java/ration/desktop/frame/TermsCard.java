@@ -89,6 +89,7 @@ final class TermsCard extends StackPane {
             case AIR -> List.of(Term.AIR_SOURCE, Term.HEAD, Term.NOT_SHOWN);
             case FAULTS -> List.of(Term.NOT_SHOWN, Term.AIR_SOURCE, Term.BUS, Term.DEAD_HEAD);
             case FLIGHT -> List.of(Term.UNUSABLE, Term.TILT, Term.CLIMB_PITCH);
+            case BUILD -> List.of(Term.FLOAT, Term.FITTINGS);
             case HANGAR -> List.of(Term.VOLUME_TESTS, Term.OPEN_LINE, Term.DEAD_HEAD, Term.NOT_SHOWN);
             case FIND -> List.of(Term.HEAD, Term.DEAD_HEAD, Term.INLET_PRESSURE);
             case UPKEEP -> List.of(Term.FITTINGS, Term.VOLUME_TESTS);

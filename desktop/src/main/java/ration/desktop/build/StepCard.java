@@ -1,0 +1,297 @@
+package ration.desktop.build;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.util.StringConverter;
+import ration.answer.plan.Plan;
+import ration.answer.plan.PlanWords;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.QuantityField;
+import ration.desktop.control.RowBox;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.record.build.Stage;
+import ration.record.build.StepKey;
+import ration.record.project.BuildEdits;
+import ration.record.project.Project;
+
+/** One step: how far it is, its hours, its delivery, what it waits for and what waits for it. */
+final class StepCard extends ColumnBox {
+
+    private static final int MOST_DAYS = 3650;
+
+    private final Session session;
+    private final BiConsumer<String, UnaryOperator<Project>> edit;
+    private final Consumer<Optional<StepKey>> pick;
+    private final Consumer<String> openTest;
+    private final Label trouble = Ui.trouble("step-trouble");
+    private Optional<StepKey> shown = Optional.empty();
+    private int late = 7;
+    private boolean nameNext;
+
+    StepCard(
+            Session session,
+            BiConsumer<String, UnaryOperator<Project>> edit,
+            Consumer<Optional<StepKey>> pick,
+            Consumer<String> openTest) {
+        super(8);
+        this.session = session;
+        this.edit = edit;
+        this.pick = pick;
+        this.openTest = openTest;
+        getStyleClass().add("card-body");
+    }
+
+    /** The next step shown is named first. */
+    void nameNext() {
+        nameNext = true;
+    }
+
+    void show(Optional<Plan.Task> task, Plan plan, PlanWords words) {
+        Optional<String> focused = Optional.ofNullable(getScene())
+                .map(s -> s.getFocusOwner())
+                .filter(n -> isAncestor(n.getParent()))
+                .map(n -> n.getId());
+        if (!task.map(Plan.Task::key).equals(shown)) {
+            trouble.setText("");
+        }
+        shown = task.map(Plan.Task::key);
+        getChildren().clear();
+        if (task.isEmpty()) {
+            getChildren()
+                    .add(Ui.wrapped(
+                            "Choose a step to say how far it is, how long it takes, when it is delivered and what it"
+                                    + " waits for. + Step adds one of your own, such as a panel that is closed after"
+                                    + " the lines behind it.",
+                            "soft"));
+            return;
+        }
+        fill(task.get(), plan, words);
+        String wanted = nameNext ? "step-name" : focused.orElse("");
+        nameNext = nameNext && task.get().key().kind() != StepKey.Kind.OWN;
+        Platform.runLater(() -> Optional.of(wanted)
+                .filter(w -> !w.isEmpty())
+                .map(w -> lookup("#" + w))
+                .ifPresent(n -> {
+                    n.requestFocus();
+                    if (n instanceof javafx.scene.control.TextField f) {
+                        f.selectAll();
+                    }
+                }));
+    }
+
+    private boolean isAncestor(javafx.scene.Node n) {
+        javafx.scene.Node at = n;
+        while (at != null && at != this) {
+            at = at.getParent();
+        }
+        return at == this;
+    }
+
+    private void fill(Plan.Task t, Plan plan, PlanWords words) {
+        getChildren().add(t.key().kind() == StepKey.Kind.OWN ? name(t) : Ui.wrapped(t.name(), "page-title"));
+        getChildren().add(Ui.wrapped(words.now(t), t.late(plan.today()) ? "wrong-text" : "soft"));
+        if (t.key().kind() == StepKey.Kind.TEST) {
+            getChildren()
+                    .add(Ui.button(
+                            "Open the test",
+                            "step-test",
+                            () -> openTest.accept(t.key().of())));
+        } else {
+            getChildren().add(stages(t));
+        }
+        getChildren().addAll(figures(t), trouble, Ui.rule(), Ui.label("Waits for", "group-title"));
+        waits(t, plan);
+        getChildren()
+                .addAll(
+                        Ui.rule(),
+                        Ui.label("If it is late", "group-title"),
+                        Ui.wrapped(words.blocks(t)),
+                        delay(t, words));
+    }
+
+    private HBox name(Plan.Task t) {
+        int number = Integer.parseInt(t.key().of());
+        QuantityField<String> name = new QuantityField<>(
+                "step-name",
+                "Name of the step",
+                text -> {
+                    if (text.isBlank() || text.strip().length() > 80) {
+                        throw new IllegalArgumentException("Enter a step name of 1 to 80 letters.");
+                    }
+                    return text.strip();
+                },
+                s -> s);
+        name.update(t.name());
+        name.onTrouble(trouble::setText);
+        name.onValue(text -> edit.accept("Name a step", p -> p.with(p.build().named(number, text))));
+        name.setPrefWidth(176);
+        Button gone = Ui.named(
+                Ui.button(
+                        "Remove",
+                        "step-remove",
+                        () -> {
+                            pick.accept(Optional.empty());
+                            edit.accept(
+                                    "Remove " + t.name(), p -> p.with(p.build().without(number)));
+                        },
+                        "chip"),
+                "step-remove",
+                "Remove the step " + t.name());
+        HBox box = new RowBox(6, name, gone);
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
+    }
+
+    private FlowPane stages(Plan.Task t) {
+        FlowPane box = new FlowPane(4, 4);
+        for (Stage s : t.key().kind().stages()) {
+            ToggleButton b = new ToggleButton(s.label());
+            b.setId("stage-" + s.key());
+            b.getStyleClass().add("chip");
+            b.setMinWidth(Region.USE_PREF_SIZE);
+            b.setSelected(t.step().stage() == s);
+            b.setAccessibleText(t.name() + ": " + s.label().toLowerCase(Locale.ROOT)
+                    + (t.step().stage() == s ? ", it is so" : ""));
+            b.setOnAction(e -> {
+                b.setSelected(true);
+                edit.accept(
+                        "Set " + t.name() + " to " + s.label().toLowerCase(Locale.ROOT),
+                        p -> BuildEdits.staged(p, t.key(), s));
+            });
+            box.getChildren().add(b);
+        }
+        return box;
+    }
+
+    private ColumnBox figures(Plan.Task t) {
+        QuantityField<Optional<Double>> hours = Entries.hours("step-hours", "Hours of work, blank where not known");
+        hours.update(t.step().hours());
+        hours.setPrefWidth(56);
+        hours.onTrouble(trouble::setText);
+        hours.onValue(h -> edit.accept("Set hours of " + t.name(), p -> BuildEdits.hours(p, t.key(), h)));
+        HBox box = new RowBox(6, hours, Ui.label("h of work", "soft"));
+        box.setAlignment(Pos.CENTER_LEFT);
+        ColumnBox all = new ColumnBox(6, box);
+        if (t.step().stage().awaited()) {
+            QuantityField<Optional<LocalDate>> day = Entries.day("step-expected", "Delivery expected, as 2026-03-09");
+            day.setPromptText("2026-03-09");
+            day.update(t.step().expected());
+            day.setPrefWidth(96);
+            day.onTrouble(trouble::setText);
+            day.onValue(d -> edit.accept("Set delivery of " + t.name(), p -> BuildEdits.expected(p, t.key(), d)));
+            HBox delivery = new RowBox(6, Ui.label("delivery expected", "soft"), day);
+            delivery.setAlignment(Pos.CENTER_LEFT);
+            all.getChildren().add(delivery);
+        }
+        return all;
+    }
+
+    private void waits(Plan.Task t, Plan plan) {
+        for (StepKey need : t.needs()) {
+            Plan.Task other = plan.task(need).orElseThrow();
+            HBox row = new RowBox(
+                    6,
+                    Ui.wrapped(
+                            (other.done() ? "\u2713 " : "\u2022 ") + other.name(),
+                            other.done() ? "soft" : "plain-text"));
+            if (t.step().after().contains(need)) {
+                row.getChildren()
+                        .addAll(
+                                Ui.spring(),
+                                Ui.named(
+                                        Ui.button(
+                                                "Not",
+                                                "wait-not",
+                                                () -> edit.accept(
+                                                        t.name() + " waits for less",
+                                                        p -> BuildEdits.after(p, t.key(), need, false)),
+                                                "chip"),
+                                        "wait-not-" + BuildPage.id(need),
+                                        "No longer wait for " + other.name()));
+            }
+            row.setAlignment(Pos.CENTER_LEFT);
+            getChildren().add(row);
+        }
+        if (t.needs().isEmpty()) {
+            getChildren().add(Ui.label("nothing", "soft"));
+        }
+        List<Plan.Task> offered = plan.mayWaitFor(t.key());
+        ChoiceBox<Plan.Task> choice = new ChoiceBox<>();
+        choice.setId("wait-for");
+        choice.setAccessibleText("A step it waits for");
+        choice.setMaxWidth(190);
+        choice.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Plan.Task x) {
+                return x == null ? "another step" : x.name();
+            }
+
+            @Override
+            public Plan.Task fromString(String text) {
+                return null;
+            }
+        });
+        choice.getItems().setAll(offered);
+        Button add = Ui.button(
+                "Waits for it",
+                "wait-add",
+                () -> Optional.ofNullable(choice.getValue())
+                        .ifPresent(x -> edit.accept(
+                                t.name() + " waits for " + x.name(), p -> BuildEdits.after(p, t.key(), x.key(), true))),
+                "chip");
+        HBox box = new RowBox(6, choice, add);
+        box.setAlignment(Pos.CENTER_LEFT);
+        box.setVisible(!offered.isEmpty());
+        box.setManaged(box.isVisible());
+        getChildren().add(box);
+    }
+
+    private ColumnBox delay(Plan.Task t, PlanWords words) {
+        Label says = Ui.wrapped(words.delay(t, late));
+        says.setId("step-delay");
+        QuantityField<Integer> days = new QuantityField<>(
+                "step-late",
+                "Days late",
+                text -> {
+                    try {
+                        int n = Integer.parseInt(text.strip());
+                        if (n >= 0 && n <= MOST_DAYS) {
+                            return n;
+                        }
+                    } catch (NumberFormatException e) {
+                        // said below
+                    }
+                    throw new IllegalArgumentException(
+                            "\u201c" + text.strip() + "\u201d is not a number of days: 0 to 3,650.");
+                },
+                String::valueOf);
+        days.update(late);
+        days.setPrefWidth(48);
+        days.onTrouble(trouble::setText);
+        days.onValue(n -> {
+            late = n;
+            says.setText(words.delay(t, n));
+        });
+        HBox box = new RowBox(6, Ui.label("by", "soft"), days, Ui.label("days:", "soft"));
+        box.setAlignment(Pos.CENTER_LEFT);
+        ColumnBox all = new ColumnBox(4, box, says);
+        all.setVisible(!t.done());
+        all.setManaged(all.isVisible());
+        return all;
+    }
+}

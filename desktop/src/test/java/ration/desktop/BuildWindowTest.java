@@ -1,0 +1,96 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.time.LocalDate;
+import java.util.Optional;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+import ration.record.build.Stage;
+import ration.record.build.StepKey;
+import ration.record.project.BuildEdits;
+
+/** A build planned and one delay seen through, by keys in the real window. */
+class BuildWindowTest extends WindowHarness {
+
+    private static final StepKey R3 = StepKey.line("r3");
+
+    @Start
+    void start(javafx.stage.Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    private void press(String id) {
+        robot.interact(() -> node(id).requestFocus());
+        keys(KeyCode.SPACE);
+    }
+
+    private void type(String id, String text) {
+        robot.interact(() -> node(id).requestFocus());
+        control(KeyCode.A);
+        robot.write(text);
+        keys(KeyCode.ENTER);
+    }
+
+    private ration.record.build.Stage stage(StepKey key) {
+        return BuildEdits.stage(session.project(), key);
+    }
+
+    @Test
+    void aBuildIsPlannedAndOneDelayIsSeenThrough() throws IOException {
+        with(KeyCode.ALT, KeyCode.B);
+        until(() -> label("#build-sum").contains("steps done"));
+        assertThat(everyText()).contains("Nothing is entered of the build yet.");
+        press("#build-built");
+        until(() -> stage(R3) == Stage.FINAL);
+
+        press("#step-new");
+        until(() -> node("#step-name").isFocused());
+        control(KeyCode.A);
+        robot.write("Left panel closed");
+        keys(KeyCode.ENTER);
+        until(() -> session.project().build().own().containsValue("Left panel closed"));
+
+        // a line comes out again and is ordered anew
+        press("#build-done");
+        until(() -> robot.lookup("#step-line-r3").tryQuery().isPresent());
+        press("#step-line-r3");
+        until(() -> robot.lookup("#stage-ordered").tryQuery().isPresent());
+        press("#stage-ordered");
+        until(() -> stage(R3) == Stage.ORDERED);
+        until(() -> robot.lookup("#step-expected").tryQuery().isPresent());
+        type("#step-expected", "9 March");
+        until(() -> label("#step-trouble").contains("is not a date"));
+        LocalDate day = LocalDate.now().plusDays(14);
+        type("#step-expected", day.toString());
+        until(() -> session.project().build().step(R3).expected().equals(Optional.of(day)));
+        type("#step-hours", "2");
+        until(() -> session.project().build().step(R3).hours().equals(Optional.of(2.0)));
+        assertThat(label("#step-delay")).contains("Not shown until hours a week are entered");
+        type("#build-weekly", "14");
+        until(() -> label("#step-delay")
+                .equals("Moves the end by 14 h of work, and "
+                        + label("#step-delay").replaceAll(".*and (\\d+ steps?)\\.", "$1") + "."));
+        type("#step-late", "0");
+        until(() -> label("#step-delay").equals("Moves nothing."));
+        assertThat(label("#build-left")).contains("not before " + day.plusDays(1));
+
+        // what waits for it is not offered to it; a test that rests on it waits
+        press("#build-waiting");
+        until(() -> robot.lookup("#step-test-overnight").tryQuery().isPresent());
+        assertThat(node("#step-test-overnight").getAccessibleText()).contains("waits for R3");
+        press("#build-timeline");
+        until(() -> robot.lookup("#build-picture").tryQuery().isPresent());
+
+        answers.save = folder.resolve("build.csv");
+        press("#build-table");
+        until(() -> Files.exists(answers.save));
+        until(() -> label("#message").startsWith("Written: build.csv"));
+        assertThat(Files.readString(answers.save)).contains("line:r3", "ordered,", day.toString());
+        robot.interact(session::undo);
+        until(() -> session.project().build().weekly().isEmpty());
+    }
+}
