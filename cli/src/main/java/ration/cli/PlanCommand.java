@@ -26,10 +26,9 @@ import ration.record.project.Project;
 @Command(
         name = "plan",
         mixinStandardHelpOptions = true,
-        description =
-                "Lists what can be done today, what is to buy, on order and waiting. Exit code 0: everything"
-                        + " asked for is done; 1: something is left, or steps wait for one another; 2: the file"
-                                + " cannot be used.")
+        description = "Lists what can be done today, what is to buy, on order and waiting. Exit code 0: everything"
+                + " asked for is done; 1: something is left, or steps wait for one another; 2: the file"
+                + " cannot be used.")
 final class PlanCommand implements Callable<Integer> {
 
     @Spec

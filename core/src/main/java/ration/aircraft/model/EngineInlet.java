@@ -13,6 +13,7 @@ import ration.base.quantity.Unit;
  * @param minimumPressure the maker's least inlet pressure, gauge
  * @param maximumPressure the maker's most
  * @param returns whether what the engine does not take goes on to a return line, rails
+ * @param grain the largest grain its maker allows; empty where nothing is said
  */
 public record EngineInlet(
         Tag tag,
@@ -20,8 +21,24 @@ public record EngineInlet(
         Measured seat,
         Measured minimumPressure,
         Optional<Measured> maximumPressure,
-        boolean returns)
+        boolean returns,
+        Optional<Measured> grain)
         implements Fitted {
+
+    /** Of whose filtering nobody said anything. */
+    public EngineInlet(
+            Tag tag,
+            Style style,
+            Measured seat,
+            Measured minimumPressure,
+            Optional<Measured> maximumPressure,
+            boolean returns) {
+        this(tag, style, seat, minimumPressure, maximumPressure, returns, Optional.empty());
+    }
+
+    public EngineInlet withGrain(Optional<Measured> other) {
+        return new EngineInlet(tag, style, seat, minimumPressure, maximumPressure, returns, other);
+    }
 
     /** Discharge coefficient of a needle seat held open; common practice, no source. */
     public static final double SEAT_DISCHARGE = 0.62;
@@ -68,21 +85,21 @@ public record EngineInlet(
 
     @Override
     public EngineInlet with(Tag other) {
-        return new EngineInlet(other, style, seat, minimumPressure, maximumPressure, returns);
+        return new EngineInlet(other, style, seat, minimumPressure, maximumPressure, returns, grain);
     }
 
     public EngineInlet withSeat(Measured other) {
-        return new EngineInlet(tag, style, other, minimumPressure, maximumPressure, returns);
+        return new EngineInlet(tag, style, other, minimumPressure, maximumPressure, returns, grain);
     }
 
     public EngineInlet withPressures(Measured least, Optional<Measured> most) {
-        return new EngineInlet(tag, style, seat, least, most, returns);
+        return new EngineInlet(tag, style, seat, least, most, returns, grain);
     }
 
     /** Of another kind: limits of the old kind say nothing of it, and go back to what is usual and nobody said. */
     public EngineInlet withStyle(Style other, boolean returning) {
         return other == style
-                ? new EngineInlet(tag, style, seat, minimumPressure, maximumPressure, returning)
+                ? new EngineInlet(tag, style, seat, minimumPressure, maximumPressure, returning, grain)
                 : new EngineInlet(
                         tag,
                         other,

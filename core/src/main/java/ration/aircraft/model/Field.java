@@ -1,5 +1,6 @@
 package ration.aircraft.model;
 
+import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import ration.base.quantity.Measured;
@@ -16,4 +17,12 @@ import ration.base.quantity.Unit;
  * @param with the same item with another figure
  */
 public record Field(
-        String key, String label, Unit unit, Function<Item, Measured> get, BiFunction<Item, Measured, Item> with) {}
+        String key, String label, Unit unit, Function<Item, Measured> get, BiFunction<Item, Measured, Item> with) {
+
+    private static final Set<String> LIMITS = Set.of("opening", "rating", "grain");
+
+    /** Whether it is what a maker allows: things are held against it, and it changes nothing in the way of the fuel. */
+    public boolean limit() {
+        return LIMITS.contains(key);
+    }
+}

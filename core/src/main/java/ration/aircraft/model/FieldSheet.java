@@ -127,7 +127,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
     @Override
     public List<Field> shutOff(ShutOff v) {
         return FieldSheet.<ShutOff>fitted()
-                .rated("loss", "Rated", ShutOff::loss, (x, r) -> new ShutOff(x.tag(), r))
+                .rated("loss", "Rated", ShutOff::loss, ShutOff::withLoss)
                 .all();
     }
 
@@ -141,7 +141,25 @@ public final class FieldSheet implements Kinds<List<Field>> {
         if (s.bowl().isPresent()) {
             sheet.add("bowl", "Bowl capacity", Unit.CUBIC_INCH, Lens.present(Strainer::bowl, Strainer::withBowl));
         }
-        return sheet.all();
+        return mesh(sheet, s.mesh(), new Lens<>(Strainer::mesh, Strainer::with)).all();
+    }
+
+    private static <T extends Item> Sheet<T> mesh(Sheet<T> sheet, Mesh mesh, Lens<T, Mesh> at) {
+        if (mesh.opening().isPresent()) {
+            sheet.add(
+                    "opening",
+                    "Fineness",
+                    Unit.MICROMETRE,
+                    at.to(m -> m.opening().orElseThrow(), (m, x) -> m.withOpening(Optional.of(x))));
+        }
+        if (mesh.rating().isPresent()) {
+            sheet.add(
+                    "rating",
+                    "Pressure rating",
+                    Unit.PSI,
+                    at.to(m -> m.rating().orElseThrow(), (m, x) -> m.withRating(Optional.of(x))));
+        }
+        return sheet;
     }
 
     @Override
@@ -208,6 +226,13 @@ public final class FieldSheet implements Kinds<List<Field>> {
                             b -> b.wiring().breaker().orElseThrow(),
                             (b, m) -> b.withWiring(b.wiring().withBreaker(Optional.of(m)))));
         }
+        if (p.build().grain().isPresent()) {
+            sheet.add(
+                    "grain",
+                    "Coarsest filter allowed",
+                    Unit.MICROMETRE,
+                    build.to(b -> b.grain().orElseThrow(), (b, m) -> b.withGrain(Optional.of(m))));
+        }
         return sheet.all();
     }
 
@@ -218,12 +243,12 @@ public final class FieldSheet implements Kinds<List<Field>> {
             sheet.rated(
                     "rated[" + i + "]",
                     f.points().size() == 1 ? "Rated" : "Rated " + (i + 1),
-                    Lens.element(Filter::points, (x, l) -> new Filter(x.tag(), l, x.fouled()), i));
+                    Lens.element(Filter::points, Filter::withPoints, i));
         }
         if (f.fouled().isPresent()) {
-            sheet.rated("fouled", "Dirty", Lens.present(Filter::fouled, (x, r) -> new Filter(x.tag(), x.points(), r)));
+            sheet.rated("fouled", "Dirty", Lens.present(Filter::fouled, (x, r) -> x.withFouled(r.orElseThrow())));
         }
-        return sheet.all();
+        return mesh(sheet, f.mesh(), new Lens<>(Filter::mesh, Filter::with)).all();
     }
 
     @Override
@@ -347,6 +372,13 @@ public final class FieldSheet implements Kinds<List<Field>> {
                     "Maximum inlet pressure",
                     Unit.PSI,
                     Lens.present(EngineInlet::maximumPressure, (x, m) -> x.withPressures(x.minimumPressure(), m)));
+        }
+        if (e.grain().isPresent()) {
+            sheet.add(
+                    "grain",
+                    "Coarsest filter allowed",
+                    Unit.MICROMETRE,
+                    Lens.present(EngineInlet::grain, EngineInlet::withGrain));
         }
         return sheet.all();
     }

@@ -20,6 +20,13 @@ public record FingerScreen(Measured mesh, Measured wire, Measured diameter, Meas
     }
 
     /**
+     * The largest grain that passes it, m: {@code 1/n - d} (handbook of the trade, from memory); none where it closes.
+     */
+    public double opening() {
+        return Math.max(0, INCH / perInch() - wire.si());
+    }
+
+    /**
      * Area that is open, m2: side wall only, square mesh, {@code (1 - n d)^2} of it (handbook of the trade, from
      * memory).
      */

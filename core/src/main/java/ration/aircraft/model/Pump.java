@@ -25,13 +25,29 @@ public record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated>
      * @param checked whether a check valve inside keeps fuel from running back through it
      * @param bus electric bus it hangs on; empty is the main one
      * @param wiring what else was said of its supply
+     * @param grain the largest grain its maker allows; empty where nothing is said
      */
     public record Build(
-            Optional<Measured> relief, Optional<Measured> current, boolean checked, String bus, Wiring wiring) {
+            Optional<Measured> relief,
+            Optional<Measured> current,
+            boolean checked,
+            String bus,
+            Wiring wiring,
+            Optional<Measured> grain) {
         public static final String MAIN_BUS = "main";
 
         public Build {
             bus = bus.equals(MAIN_BUS) ? "" : bus;
+        }
+
+        /** Of whose filtering nobody said anything. */
+        public Build(
+                Optional<Measured> relief, Optional<Measured> current, boolean checked, String bus, Wiring wiring) {
+            this(relief, current, checked, bus, wiring, Optional.empty());
+        }
+
+        public Build withGrain(Optional<Measured> other) {
+            return new Build(relief, current, checked, bus, wiring, other);
         }
 
         /** On the main bus. */
@@ -45,23 +61,23 @@ public record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated>
         }
 
         public Build withWiring(Wiring other) {
-            return new Build(relief, current, checked, bus, other);
+            return new Build(relief, current, checked, bus, other, grain);
         }
 
         public Build withRelief(Measured other) {
-            return new Build(Optional.of(other), current, checked, bus, wiring);
+            return new Build(Optional.of(other), current, checked, bus, wiring, grain);
         }
 
         public Build withCurrent(Measured other) {
-            return new Build(relief, Optional.of(other), checked, bus, wiring);
+            return new Build(relief, Optional.of(other), checked, bus, wiring, grain);
         }
 
         public Build withCheck(boolean other) {
-            return new Build(relief, current, other, bus, wiring);
+            return new Build(relief, current, other, bus, wiring, grain);
         }
 
         public Build withBus(String other) {
-            return new Build(relief, current, checked, other, wiring);
+            return new Build(relief, current, checked, other, wiring, grain);
         }
 
         /** Nothing known beyond the curve; fuel may run back through it when it stands. */

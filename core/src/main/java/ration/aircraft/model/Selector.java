@@ -11,8 +11,10 @@ import java.util.Optional;
  * @param returns names of the ports to the tanks on the return side of a duplex body; empty for a simple one
  * @param positions in the order the handle turns
  * @param loss of an open path
+ * @param reach whether the pilot can turn it
  */
-public record Selector(Tag tag, List<String> inlets, List<String> returns, List<Position> positions, Rated loss)
+public record Selector(
+        Tag tag, List<String> inlets, List<String> returns, List<Position> positions, Rated loss, Reach reach)
         implements Fitted {
 
     /** The port the common return comes in at. */
@@ -22,6 +24,15 @@ public record Selector(Tag tag, List<String> inlets, List<String> returns, List<
         inlets = List.copyOf(inlets);
         returns = List.copyOf(returns);
         positions = List.copyOf(positions);
+    }
+
+    /** Of whose reach nobody said anything. */
+    public Selector(Tag tag, List<String> inlets, List<String> returns, List<Position> positions, Rated loss) {
+        this(tag, inlets, returns, positions, loss, Reach.UNSAID);
+    }
+
+    public Selector with(Reach other) {
+        return new Selector(tag, inlets, returns, positions, loss, other);
     }
 
     /** A selector without a return side. */
@@ -46,15 +57,15 @@ public record Selector(Tag tag, List<String> inlets, List<String> returns, List<
 
     @Override
     public Selector with(Tag other) {
-        return new Selector(other, inlets, returns, positions, loss);
+        return new Selector(other, inlets, returns, positions, loss, reach);
     }
 
     public Selector withLoss(Rated other) {
-        return new Selector(tag, inlets, returns, positions, other);
+        return new Selector(tag, inlets, returns, positions, other, reach);
     }
 
     public Selector withPorts(List<String> newInlets, List<Position> newPositions) {
-        return new Selector(tag, newInlets, returns, newPositions, loss);
+        return new Selector(tag, newInlets, returns, newPositions, loss, reach);
     }
 
     @Override

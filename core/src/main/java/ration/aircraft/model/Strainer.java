@@ -11,13 +11,24 @@ import ration.base.quantity.Measured;
  * @param drain whether its bowl can be drained
  * @param bowl what its sediment bowl holds
  * @param capped whether the drain is a capped service port and not a sprung quick drain
+ * @param mesh what its maker says of it beside its loss
  */
 public record Strainer(
-        Tag tag, Rated loss, Optional<Rated> fouled, boolean drain, Optional<Measured> bowl, boolean capped)
+        Tag tag, Rated loss, Optional<Rated> fouled, boolean drain, Optional<Measured> bowl, boolean capped, Mesh mesh)
         implements Fitted {
 
     public Strainer {
         capped &= drain;
+    }
+
+    /** Of whose fineness nobody said anything. */
+    public Strainer(
+            Tag tag, Rated loss, Optional<Rated> fouled, boolean drain, Optional<Measured> bowl, boolean capped) {
+        this(tag, loss, fouled, drain, bowl, capped, Mesh.UNSAID);
+    }
+
+    public Strainer with(Mesh other) {
+        return new Strainer(tag, loss, fouled, drain, bowl, capped, other);
     }
 
     /** With a quick drain, if it has any. */
@@ -31,19 +42,19 @@ public record Strainer(
     }
 
     public Strainer withBowl(Optional<Measured> other) {
-        return new Strainer(tag, loss, fouled, drain, other, capped);
+        return new Strainer(tag, loss, fouled, drain, other, capped, mesh);
     }
 
     public Strainer withLoss(Rated other) {
-        return new Strainer(tag, other, fouled, drain, bowl, capped);
+        return new Strainer(tag, other, fouled, drain, bowl, capped, mesh);
     }
 
     public Strainer withFouled(Rated other) {
-        return new Strainer(tag, loss, Optional.of(other), drain, bowl, capped);
+        return new Strainer(tag, loss, Optional.of(other), drain, bowl, capped, mesh);
     }
 
     public Strainer withDrain(boolean other, boolean asPort) {
-        return new Strainer(tag, loss, fouled, other, bowl, asPort);
+        return new Strainer(tag, loss, fouled, other, bowl, asPort, mesh);
     }
 
     /** A strainer whose fouled loss nobody gave. */
@@ -63,6 +74,6 @@ public record Strainer(
 
     @Override
     public Strainer with(Tag other) {
-        return new Strainer(other, loss, fouled, drain, bowl, capped);
+        return new Strainer(other, loss, fouled, drain, bowl, capped, mesh);
     }
 }

@@ -132,6 +132,7 @@ public final class Validation {
         public Void strainer(Strainer strainer) {
             rated(strainer.id(), strainer.loss());
             strainer.fouled().ifPresent(r -> rated(strainer.id(), r));
+            mesh(strainer.id(), strainer.mesh());
             return null;
         }
 
@@ -139,6 +140,7 @@ public final class Validation {
         public Void filter(Filter filter) {
             filter.points().forEach(r -> rated(filter.id(), r));
             filter.fouled().ifPresent(r -> rated(filter.id(), r));
+            mesh(filter.id(), filter.mesh());
             if (filter.points().isEmpty()) {
                 block(filter.id(), "Rated points", "It has no rated point.", "Give its loss at one flow or more.");
             }
@@ -233,6 +235,7 @@ public final class Validation {
             }
             inlet.maximumPressure().ifPresent(m -> pressure(inlet.id(), "Greatest inlet pressure", m));
             pressure(inlet.id(), "Minimum inlet pressure", inlet.minimumPressure());
+            grain(inlet.id(), "Coarsest filter allowed", inlet.grain());
             return null;
         }
     }
@@ -374,6 +377,7 @@ public final class Validation {
 
     private void pump(Pump pump) {
         pump.off().ifPresent(r -> rated(pump.id(), r));
+        grain(pump.id(), "Coarsest filter allowed", pump.build().grain());
         pump.build().relief().ifPresent(r -> {
             pressure(pump.id(), "Relief", r);
             if (!(r.si() > 0)) {
@@ -471,6 +475,16 @@ public final class Validation {
         if (!(bore.si() > 1e-4 && bore.si() < 0.2)) {
             block(item, field, "Bore: 0.004 to 8 in.", "Measure it again.");
         }
+    }
+
+    private void grain(String item, String field, java.util.Optional<Measured> m) {
+        m.filter(g -> !(g.si() >= 1e-7 && g.si() <= 5e-3))
+                .ifPresent(g -> block(item, field, "Must be 0.1 to 5,000 \u00b5m.", "Correct it."));
+    }
+
+    private void mesh(String item, Mesh mesh) {
+        grain(item, "Fineness", mesh.opening());
+        mesh.rating().ifPresent(r -> pressure(item, "Pressure rating", r));
     }
 
     private void pressure(String item, String field, Measured m) {

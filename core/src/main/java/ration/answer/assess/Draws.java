@@ -107,6 +107,7 @@ public final class Draws {
             return new Drawn(
                     item,
                     FieldSheet.of(item).stream()
+                            .filter(f -> !f.limit())
                             .filter(f -> f.unit().dimension() == Dimension.LENGTH
                                     || f.unit().dimension() == Dimension.PRESSURE && pump.isEmpty())
                             .map(f -> new Off(

@@ -1,23 +1,32 @@
 package ration.answer.assess;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 import ration.aircraft.condition.Condition;
 import ration.aircraft.condition.Power;
 import ration.aircraft.model.EngineInlet;
+import ration.aircraft.model.Filter;
+import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Header;
 import ration.aircraft.model.Item;
+import ration.aircraft.model.Mesh;
 import ration.aircraft.model.PortRef;
+import ration.aircraft.model.Pump;
 import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
+import ration.aircraft.model.Strainer;
+import ration.aircraft.model.Tank;
 import ration.aircraft.plumbing.LineRules;
 import ration.aircraft.topology.Topology;
 import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
 import ration.base.quantity.Method;
 import ration.physics.flow.DeadHead;
 import ration.physics.flow.FlowAnswer;
@@ -145,15 +154,74 @@ final class PressureChecks {
                 .with(Measure.atMost(found, limit, Dimension.PRESSURE)));
     }
 
+    /** A strainer or filter behind a pump against what it is rated for, dead-headed. */
+    private void ratings(Map<String, Double> stands) {
+        FuelSystem system = basis.system();
+        Stream.concat(
+                        system.all(Strainer.class).map(x -> new Caught(x.id(), x.name(), x.mesh(), x.drain())),
+                        system.all(Filter.class).map(x -> new Caught(x.id(), x.name(), x.mesh(), false)))
+                .forEach(h -> {
+                    boolean pumped = basis
+                            .topology()
+                            .upstream(h.id, i -> i.only(Tank.class).isPresent())
+                            .stream()
+                            .map(system::item)
+                            .flatMap(Optional::stream)
+                            .anyMatch(i -> i.only(Pump.class).isPresent());
+                    double[] at = basis.topology().meeting(h.id).stream()
+                            .mapToDouble(r -> stands.getOrDefault(r.id(), Double.NaN))
+                            .toArray();
+                    if (pumped && at.length > 0) {
+                        findings.add(rated(h, Arrays.stream(at).max().getAsDouble()));
+                    }
+                });
+    }
+
+    /** A strainer or filter, and whether its bowl has a drain. */
+    private record Caught(String id, String name, Mesh mesh, boolean drain) {}
+
+    private Finding rated(Caught h, double most) {
+        Optional<Measured> said = h.mesh.rating().filter(r -> !r.assumed());
+        boolean known = said.isPresent() && !Double.isNaN(most);
+        double need = Math.max(1, most);
+        Verdict verdict = known ? Verdict.atLeast(said.get().si(), need) : Verdict.NOT_SHOWN;
+        String drained = h.drain ? " Drain its bowl only with the pumps off and the pressure gone." : "";
+        return new Finding(
+                Check.FILTER_RATING,
+                h.id,
+                "Pressure rating of " + h.name,
+                h.id,
+                verdict,
+                known ? Math.min(Finding.MET, said.get().si() / need) : Finding.MISSED,
+                u -> Double.isNaN(most)
+                        ? "Its dead-head pressure did not solve."
+                        : (known
+                                        ? u.text(most, Dimension.PRESSURE) + " dead-headed, rated "
+                                                + u.text(said.get().si(), Dimension.PRESSURE) + "."
+                                        : "It stands " + u.text(most, Dimension.PRESSURE)
+                                                + " dead-headed, all pumps on; its rating is not entered.")
+                                + drained,
+                known ? Method.source(said.get()) : Checks.PRACTICE,
+                verdict == Verdict.HOLDS
+                        ? ""
+                        : known
+                                ? "A can or bowl rated for it, or a relief."
+                                : "Enter its pressure rating on the card of " + h.name + ".");
+    }
+
     /** What each line stands when every pump pushes against a shut end, against its own rating. */
     private void deadHead() {
         List<Run> rated = basis.system().runs().stream()
                 .filter(r -> LineRules.rating(r).isPresent())
                 .toList();
-        if (basis.topology().feedPumps().isEmpty() || rated.isEmpty()) {
+        if (basis.topology().feedPumps().isEmpty()) {
             return;
         }
         Map<String, Double> stands = DeadHead.of(basis, allOn(Power.TAKE_OFF));
+        ratings(stands);
+        if (rated.isEmpty()) {
+            return;
+        }
         Optional<Run> unknown =
                 rated.stream().filter(r -> Double.isNaN(stands.get(r.id()))).findFirst();
         Run run = rated.stream()

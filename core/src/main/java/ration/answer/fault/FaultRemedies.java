@@ -198,8 +198,7 @@ public final class FaultRemedies {
                                                         "Enlarge " + item.name(),
                                                         item.id(),
                                                         Filter.class,
-                                                        x -> new Filter(
-                                                                x.tag(), x.points(), Optional.of(r.times(0.5))))))
+                                                        x -> x.withFouled(r.times(0.5)))))
                                         .stream())
                         .toList();
             case FUEL_VOLATILE ->

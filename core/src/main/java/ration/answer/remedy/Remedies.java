@@ -181,13 +181,14 @@ public final class Remedies {
                     (x, r) -> new Filter(
                             x.tag(),
                             x.points().stream().map(p -> p.times(EASIER)).toList(),
-                            x.fouled().map(p -> p.times(EASIER))));
+                            x.fouled().map(p -> p.times(EASIER)),
+                            x.mesh()));
             return null;
         }
 
         @Override
         public Void shutOff(ShutOff v) {
-            rated(v, v.name() + " with a full bore", v.loss(), ShutOff.class, (x, r) -> new ShutOff(x.tag(), r));
+            rated(v, v.name() + " with a full bore", v.loss(), ShutOff.class, ShutOff::withLoss);
             return null;
         }
 

@@ -14,6 +14,7 @@ public enum Unit {
     FOOT(Dimension.LENGTH, "ft", 0.3048, 0, 2, "'", "feet", "foot"),
     MILLIMETRE(Dimension.LENGTH, "mm", 0.001, 0, 1),
     CENTIMETRE(Dimension.LENGTH, "cm", 0.01, 0, 2),
+    MICROMETRE(Dimension.LENGTH, "\u00b5m", 1e-6, 0, 0, "um", "\u03bcm", "micron", "microns"),
     METRE(Dimension.LENGTH, "m", 1, 0, 3),
     DEGREE(Dimension.ANGLE, "°", Math.PI / 180, 0, 1, "deg", "degrees"),
     RADIAN(Dimension.ANGLE, "rad", 1, 0, 4),

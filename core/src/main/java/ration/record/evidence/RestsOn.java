@@ -175,7 +175,7 @@ final class RestsOn {
     private void figures(Item item) {
         boolean tank = item.only(Tank.class).isPresent();
         for (Field f : FieldSheet.of(item)) {
-            if (!tank || TANK_KEYS.contains(f.key().replaceAll("[\\[.].*", ""))) {
+            if (tank ? TANK_KEYS.contains(f.key().replaceAll("[\\[.].*", "")) : !f.limit()) {
                 line(item.id(), f.key(), figure(f, item));
             }
         }

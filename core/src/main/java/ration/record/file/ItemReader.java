@@ -10,9 +10,11 @@ import ration.aircraft.model.Header;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.JointEnd;
 import ration.aircraft.model.LineSize;
+import ration.aircraft.model.Mesh;
 import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Pump;
 import ration.aircraft.model.Rated;
+import ration.aircraft.model.Reach;
 import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.RunBuild;
@@ -41,6 +43,16 @@ final class ItemReader {
         return reader.rated(in.object("loss"));
     }
 
+    /** Fineness and rating of a strainer or filter. */
+    Mesh mesh(JsonObjectReader in) {
+        return new Mesh(in.optionalMeasured("opening", Unit.MICROMETRE), in.optionalMeasured("rating", Unit.PSI));
+    }
+
+    /** Whether the pilot can turn it. */
+    Reach reach(JsonObjectReader in) {
+        return in.has("reach") ? reader.choice(in, "reach", Reach.values()) : Reach.UNSAID;
+    }
+
     Regulator regulator(JsonObjectReader in, Regulator.Style style) {
         return new Regulator(
                 tag(in),
@@ -60,7 +72,8 @@ final class ItemReader {
                 seat,
                 in.measured("minimumPressure", Unit.PSI),
                 in.optionalMeasured("maximumPressure", Unit.PSI),
-                in.flag("returns"));
+                in.flag("returns"),
+                in.optionalMeasured("grain", Unit.MICROMETRE));
     }
 
     private RunBuild build(JsonObjectReader in) {
@@ -167,7 +180,8 @@ final class ItemReader {
                         in.optionalMeasured("current", Unit.AMPERE),
                         in.flag("checkValve"),
                         in.text("bus", ""),
-                        wiring(in)));
+                        wiring(in),
+                        in.optionalMeasured("grain", Unit.MICROMETRE)));
     }
 
     private Pump.Wiring wiring(JsonObjectReader in) {

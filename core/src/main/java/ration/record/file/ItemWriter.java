@@ -12,9 +12,11 @@ import ration.aircraft.model.GaugePort;
 import ration.aircraft.model.Header;
 import ration.aircraft.model.JetPump;
 import ration.aircraft.model.Kinds;
+import ration.aircraft.model.Mesh;
 import ration.aircraft.model.Orifice;
 import ration.aircraft.model.Pump;
 import ration.aircraft.model.QuickDisconnect;
+import ration.aircraft.model.Reach;
 import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.RunBuild;
@@ -59,13 +61,26 @@ final class ItemWriter implements Kinds<Void> {
             p.joins().forEach(group -> group.forEach(joins.addArray()::add));
         });
         writer.rated(out, path, "loss", selector.loss());
+        reach(selector.reach());
         return null;
     }
 
     @Override
     public Void shutOff(ShutOff valve) {
         writer.rated(out, path, "loss", valve.loss());
+        reach(valve.reach());
         return null;
+    }
+
+    private void reach(Reach reach) {
+        if (reach != Reach.UNSAID) {
+            out.put("reach", ProjectWriter.word(reach));
+        }
+    }
+
+    private void mesh(Mesh mesh) {
+        mesh.opening().ifPresent(m -> writer.measured(out, path, "opening", m));
+        mesh.rating().ifPresent(m -> writer.measured(out, path, "rating", m));
     }
 
     @Override
@@ -77,6 +92,7 @@ final class ItemWriter implements Kinds<Void> {
         if (strainer.capped()) {
             out.put("capped", true);
         }
+        mesh(strainer.mesh());
         return null;
     }
 
@@ -87,6 +103,7 @@ final class ItemWriter implements Kinds<Void> {
             writer.measured(node, at, "loss", p.loss());
         });
         filter.fouled().ifPresent(r -> writer.rated(out, path, "fouled", r));
+        mesh(filter.mesh());
         return null;
     }
 
@@ -188,6 +205,7 @@ final class ItemWriter implements Kinds<Void> {
         if (!pump.build().bus().isEmpty()) {
             out.put("bus", pump.build().bus());
         }
+        pump.build().grain().ifPresent(g -> writer.measured(out, path, "grain", g));
         pump.build().wiring().breaker().ifPresent(b -> writer.measured(out, path, "breaker", b));
         if (!pump.build().wiring().own().isEmpty()) {
             var own = out.putArray("own");
@@ -217,6 +235,7 @@ final class ItemWriter implements Kinds<Void> {
         if (inlet.returns()) {
             out.put("returns", true);
         }
+        inlet.grain().ifPresent(g -> writer.measured(out, path, "grain", g));
         return null;
     }
 

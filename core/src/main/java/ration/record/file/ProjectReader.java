@@ -165,7 +165,8 @@ final class ProjectReader {
                             in.flag("pushOverMustHold"),
                             in.flag("gustMustHold"),
                             !in.has("smearPasses") || in.flag("smearPasses"),
-                            !in.has("ventSizeAsked") || in.flag("ventSizeAsked")));
+                            !in.has("ventSizeAsked") || in.flag("ventSizeAsked"),
+                            !in.has("fineFilterAsked") || in.flag("fineFilterAsked")));
         } catch (IllegalArgumentException e) {
             in.problem("", e.getMessage());
         }

@@ -131,6 +131,9 @@ final class ProjectWriter {
             if (!practice.asks().ventSize()) {
                 p.put("ventSizeAsked", false);
             }
+            if (!practice.asks().fineFilter()) {
+                p.put("fineFilterAsked", false);
+            }
             if (!practice.asks().smear()) {
                 p.put("smearPasses", false);
             }

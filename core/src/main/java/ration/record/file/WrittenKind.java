@@ -44,8 +44,9 @@ enum WrittenKind {
                         p.keepUnknown();
                         return position;
                     }),
-                    r.loss(in))),
-    SHUT_OFF("shut-off", (r, in) -> new ShutOff(r.tag(in), r.loss(in))),
+                    r.loss(in),
+                    r.reach(in))),
+    SHUT_OFF("shut-off", (r, in) -> new ShutOff(r.tag(in), r.loss(in), r.reach(in))),
     STRAINER(
             "strainer",
             (r, in) -> new Strainer(
@@ -54,11 +55,15 @@ enum WrittenKind {
                     in.optional("fouled", r.document()::rated),
                     in.flag("drain"),
                     in.optionalMeasured("bowl", Unit.CUBIC_INCH),
-                    in.flag("capped"))),
+                    in.flag("capped"),
+                    r.mesh(in))),
     FILTER(
             "filter",
             (r, in) -> new Filter(
-                    r.tag(in), in.list("rated", r.document()::rated), in.optional("fouled", r.document()::rated))),
+                    r.tag(in),
+                    in.list("rated", r.document()::rated),
+                    in.optional("fouled", r.document()::rated),
+                    r.mesh(in))),
     CHECK_BLOCK(
             "check-valve-block", (r, in) -> new CheckBlock(r.tag(in), in.measured("cracking", Unit.PSI), r.loss(in))),
     FLOW_SENDER("flow-sender", (r, in) -> new FlowSender(r.tag(in), r.loss(in))),

@@ -3,6 +3,7 @@ package ration.record.project;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import ration.aircraft.model.Bulkhead;
@@ -18,12 +19,14 @@ import ration.aircraft.model.Header;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.JetPump;
 import ration.aircraft.model.Kinds;
+import ration.aircraft.model.Mesh;
 import ration.aircraft.model.Orifice;
 import ration.aircraft.model.Place;
 import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Pump;
 import ration.aircraft.model.QuickDisconnect;
 import ration.aircraft.model.Rated;
+import ration.aircraft.model.Reach;
 import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Selector;
@@ -102,6 +105,7 @@ public final class ItemEdits {
         @Override
         public Void selector(Selector selector) {
             new SelectorEdits(ItemEdits.this).offer(selector);
+            reach(selector, selector.reach(), Selector::with);
             return null;
         }
 
@@ -178,6 +182,7 @@ public final class ItemEdits {
                 add("Remove bowl size", s, x -> x.withBowl(Optional.empty()));
             }
             ItemEdits.this.strainer(s);
+            mesh(s, s.mesh(), Strainer::mesh, Strainer::with);
             return null;
         }
 
@@ -195,7 +200,8 @@ public final class ItemEdits {
 
         @Override
         public Void shutOff(ShutOff item) {
-            return nothing();
+            reach(item, item.reach(), ShutOff::with);
+            return null;
         }
 
         @Override
@@ -239,6 +245,34 @@ public final class ItemEdits {
         }
     }
 
+    private <T extends Item> void reach(T item, Reach now, BiFunction<T, Reach, T> with) {
+        for (Reach r : Reach.values()) {
+            if (r != now && r != Reach.UNSAID) {
+                add(r.label(), item, x -> with.apply(x, r));
+            }
+        }
+    }
+
+    /** Begun with what nobody said: a figure to be looked up, never taken for the maker's. */
+    private <T extends Item> void mesh(T item, Mesh now, Function<T, Mesh> get, BiFunction<T, Mesh, T> with) {
+        if (now.opening().isEmpty()) {
+            add(
+                    "Enter fineness",
+                    item,
+                    x -> with.apply(x, get.apply(x).withOpening(Optional.of(Measured.assumed(100, Unit.MICROMETRE)))));
+        } else {
+            add("Remove fineness", item, x -> with.apply(x, get.apply(x).withOpening(Optional.empty())));
+        }
+        if (now.rating().isEmpty()) {
+            add(
+                    "Enter pressure rating",
+                    item,
+                    x -> with.apply(x, get.apply(x).withRating(Optional.of(Measured.assumed(10, Unit.PSI)))));
+        } else {
+            add("Remove pressure rating", item, x -> with.apply(x, get.apply(x).withRating(Optional.empty())));
+        }
+    }
+
     private void strainer(Strainer s) {
         if (s.fouled().isEmpty()) {
             add("Add dirty loss", s, x -> x.withFouled(x.loss().times(2)));
@@ -265,27 +299,21 @@ public final class ItemEdits {
     private void filter(Filter f) {
         add("Add rated point", f, ItemEdits::withRatedPoint);
         if (f.fouled().isEmpty()) {
-            add(
-                    "Add dirty loss",
-                    f,
-                    x -> new Filter(
-                            x.tag(), x.points(), Optional.of(last(x.points()).times(2))));
+            add("Add dirty loss", f, x -> x.withFouled(last(x.points()).times(2)));
         }
+        mesh(f, f.mesh(), Filter::mesh, Filter::with);
     }
 
     private static Filter withRatedPoint(Filter f) {
         Rated last = last(f.points());
-        return new Filter(
-                f.tag(),
-                and(
-                        f.points(),
-                        new Rated(
-                                last.flow()
-                                        .with(Quantity.of(
-                                                last.flow().quantity().value() * 2,
-                                                last.flow().quantity().unit())),
-                                last.times(3).loss())),
-                f.fouled());
+        return f.withPoints(and(
+                f.points(),
+                new Rated(
+                        last.flow()
+                                .with(Quantity.of(
+                                        last.flow().quantity().value() * 2,
+                                        last.flow().quantity().unit())),
+                        last.times(3).loss())));
     }
 
     private void pump(Pump p) {
@@ -298,6 +326,14 @@ public final class ItemEdits {
             wiring(p, b);
         }
         built(b.checked() ? "No check valve inside" : "Check valve inside", p, x -> x.withCheck(!b.checked()));
+        if (b.grain().isEmpty()) {
+            built(
+                    "Enter coarsest filter allowed",
+                    p,
+                    x -> x.withGrain(Optional.of(Measured.assumed(100, Unit.MICROMETRE))));
+        } else {
+            built("Remove coarsest filter allowed", p, x -> x.withGrain(Optional.empty()));
+        }
         if (p.off().isPresent()) {
             add("Blocks when off", p, x -> new Pump(x.tag(), x.drive(), x.curve(), Optional.empty(), x.build()));
         } else {
@@ -352,6 +388,14 @@ public final class ItemEdits {
                     "Enter maximum pressure",
                     inlet,
                     x -> x.withPressures(x.minimumPressure(), Optional.of(Measured.assumed(8, Unit.PSI))));
+        }
+        if (inlet.grain().isEmpty()) {
+            add(
+                    "Enter coarsest filter allowed",
+                    inlet,
+                    x -> x.withGrain(Optional.of(Measured.assumed(40, Unit.MICROMETRE))));
+        } else {
+            add("Remove coarsest filter allowed", inlet, x -> x.withGrain(Optional.empty()));
         }
     }
 

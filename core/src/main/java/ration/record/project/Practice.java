@@ -21,9 +21,16 @@ public record Practice(Measured fouled, Measured takeOff, Measured light, Measur
 
     /**
      * Which load cases must hold; the others are computed and only reported. And whether a joint with a smear passes,
-     * with a day to look again, and whether a vent's size counts beside what it costs.
+     * with a day to look again, whether a vent's size counts beside what it costs, and whether a fine filter is asked
+     * where the engine's maker gives no figure.
      */
-    public record Asks(boolean takeOff, boolean light, boolean gust, boolean smear, boolean ventSize) {
+    public record Asks(
+            boolean takeOff, boolean light, boolean gust, boolean smear, boolean ventSize, boolean fineFilter) {
+
+        /** A fine filter is asked; one school takes a strainer's screen alone: nothing fine to clog. */
+        public Asks(boolean takeOff, boolean light, boolean gust, boolean smear, boolean ventSize) {
+            this(takeOff, light, gust, smear, ventSize, true);
+        }
 
         /** A vent's size is asked by rule of thumb beside its drop. */
         public Asks(boolean takeOff, boolean light, boolean gust, boolean smear) {
@@ -36,11 +43,15 @@ public record Practice(Measured fouled, Measured takeOff, Measured light, Measur
         }
 
         public Asks withSmear(boolean passes) {
-            return new Asks(takeOff, light, gust, passes, ventSize);
+            return new Asks(takeOff, light, gust, passes, ventSize, fineFilter);
         }
 
         public Asks withVentSize(boolean asked) {
-            return new Asks(takeOff, light, gust, smear, asked);
+            return new Asks(takeOff, light, gust, smear, asked, fineFilter);
+        }
+
+        public Asks withFineFilter(boolean asked) {
+            return new Asks(takeOff, light, gust, smear, ventSize, asked);
         }
     }
 

@@ -70,6 +70,11 @@ final class SelectorEdits {
                 })
                 .toList();
         return new Selector(
-                s.tag(), s.inlets(), s.inlets().stream().map(i -> i + "-return").toList(), positions, s.loss());
+                s.tag(),
+                s.inlets(),
+                s.inlets().stream().map(i -> i + "-return").toList(),
+                positions,
+                s.loss(),
+                s.reach());
     }
 }

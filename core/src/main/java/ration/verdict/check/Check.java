@@ -34,6 +34,13 @@ public enum Check {
     PATHS_CHECKED("paths.checked", Topic.LAYOUT, "Ways to the engine checked", Answers.WHEN_IT_CONCERNS),
     BUILD_SHUTS("build.shuts", Topic.LAYOUT, "A valve shuts every way to the engine", Answers.ONCE_SOLVED),
     BUILD_FILTERED("build.filtered", Topic.LAYOUT, "A filter on every way to the engine", Answers.ONCE_SOLVED),
+    BUILD_RETURN_SHUTS(
+            "build.return-shuts", Topic.LAYOUT, "No fuel runs back through a return", Answers.WHEN_IT_CONCERNS),
+    FILTERS_CHECKED("filters.checked", Topic.LAYOUT, "Filters checked", Answers.WHEN_IT_CONCERNS),
+    FILTER_ENGINE("filter.engine", Topic.LAYOUT, "Filtered finely enough for the engine", Answers.WHEN_IT_CONCERNS),
+    FILTER_PUMP("filter.pump", Topic.LAYOUT, "Filtered finely enough for a pump", Answers.WHEN_IT_CONCERNS),
+    FILTER_ORDER("filter.order", Topic.LAYOUT, "Coarse filters before fine ones", Answers.WHEN_IT_CONCERNS),
+    FILTER_RATING("filter.rating", Topic.LAYOUT, "Strainers and filters stand the pressure", Answers.WHEN_IT_CONCERNS),
     BUILD_JOINT("build.joint", Topic.RUNS, "Fitting match", Answers.WHEN_IT_CONCERNS),
     BUILD_JOINTS("build.joints", Topic.RUNS, "Every joint goes together", Answers.WHEN_IT_CONCERNS),
     BUILD_SHEET("build.sheet", Topic.RUNS, "Runs sheet filled in", Answers.WHEN_IT_CONCERNS),

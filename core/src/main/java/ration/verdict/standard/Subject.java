@@ -41,6 +41,8 @@ public enum Subject {
     /** No shutoff on the engine's side of the firewall. */
     SHUTOFF_PLACE,
     STRAINER,
+    /** What may pass the last filter, largest grain: {@code carburetor}, {@code injection}. */
+    FILTRATION,
     DRAINS,
     FIRE,
     /** A gauge reads zero when only unusable fuel is left. */

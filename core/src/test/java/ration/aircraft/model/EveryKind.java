@@ -93,16 +93,22 @@ public final class EveryKind {
                                 new Selector.Position(
                                         "LEFT", List.of(List.of("left", "out"), List.of("return", "left-return"))),
                                 new Selector.Position("OFF", List.of())),
-                        rated(20)),
-                new ShutOff(tag("shut-off"), rated(21)),
+                        rated(20),
+                        Reach.PILOT),
+                new ShutOff(tag("shut-off"), rated(21), Reach.GROUND),
                 new Strainer(
                         tag("strainer"),
                         rated(22),
                         Optional.of(rated(23)),
                         true,
                         Optional.of(m(4, Unit.CUBIC_INCH)),
-                        true),
-                new Filter(tag("filter"), List.of(rated(20), rated(40)), Optional.of(rated(24))),
+                        true,
+                        new Mesh(Optional.of(m(60, Unit.MICROMETRE)), Optional.of(m(12, Unit.PSI)))),
+                new Filter(
+                        tag("filter"),
+                        List.of(rated(20), rated(40)),
+                        Optional.of(rated(24)),
+                        new Mesh(Optional.of(m(10, Unit.MICROMETRE)), Optional.of(m(90, Unit.PSI)))),
                 new CheckBlock(tag("block"), m(0.2, Unit.PSI), rated(25)),
                 new FlowSender(tag("sender"), rated(26)),
                 new Bulkhead(tag("bulkhead"), rated(32)),
@@ -143,7 +149,8 @@ public final class EveryKind {
                                 "essential",
                                 new Pump.Wiring(
                                         java.util.Set.of(Pump.Own.SWITCH, Pump.Own.GROUND),
-                                        Optional.of(m(5, Unit.AMPERE))))),
+                                        Optional.of(m(5, Unit.AMPERE))),
+                                Optional.of(m(150, Unit.MICROMETRE)))),
                 new Pump(
                         tag("driven"),
                         Pump.Drive.ENGINE,
@@ -179,7 +186,8 @@ public final class EveryKind {
                         m(0.2, Unit.INCH),
                         m(30, Unit.PSI),
                         Optional.of(m(60, Unit.PSI)),
-                        true),
+                        true,
+                        Optional.of(m(40, Unit.MICROMETRE))),
                 new EngineInlet(
                         tag("servo"),
                         EngineInlet.Style.SERVO,

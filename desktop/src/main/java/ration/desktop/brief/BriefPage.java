@@ -442,7 +442,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 Practice::takeOff,
                 Practice::withTakeOff,
                 Practice.Asks::takeOff,
-                (a, on) -> new Practice.Asks(on, a.light(), a.gust(), a.smear(), a.ventSize()));
+                (a, on) -> new Practice.Asks(on, a.light(), a.gust(), a.smear(), a.ventSize(), a.fineFilter()));
         asked(
                 grid,
                 1,
@@ -451,7 +451,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 Practice::light,
                 Practice::withLight,
                 Practice.Asks::light,
-                (a, on) -> new Practice.Asks(a.takeOff(), on, a.gust(), a.smear(), a.ventSize()));
+                (a, on) -> new Practice.Asks(a.takeOff(), on, a.gust(), a.smear(), a.ventSize(), a.fineFilter()));
         asked(
                 grid,
                 2,
@@ -460,7 +460,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 Practice::gust,
                 Practice::withGust,
                 Practice.Asks::gust,
-                (a, on) -> new Practice.Asks(a.takeOff(), a.light(), on, a.smear(), a.ventSize()));
+                (a, on) -> new Practice.Asks(a.takeOff(), a.light(), on, a.smear(), a.ventSize(), a.fineFilter()));
         grid.addRow(
                 3,
                 Ui.label("Flow with dirty filters, × takeoff demand"),
@@ -496,6 +496,16 @@ public final class BriefPage extends ScrollPane implements Arriving {
             size.setText(BriefWords.must(size.isSelected()));
         });
         grid.addRow(6, Ui.label("Vent no more than one size below its line"), Ui.label(""), size);
+        ToggleButton fine = new ToggleButton();
+        fine.setId("fine-filter-asked");
+        fine.setAccessibleText("Ask for a fine filter where the engine manufacturer gives no figure");
+        fine.setOnAction(e -> changePractice(
+                "Set whether a fine filter is asked", p -> p.withAsks(p.asks().withFineFilter(fine.isSelected()))));
+        updates.add(() -> {
+            fine.setSelected(brief().practice().asks().fineFilter());
+            fine.setText(BriefWords.must(fine.isSelected()));
+        });
+        grid.addRow(7, Ui.label("Fine filter before the engine"), Ui.label(""), fine);
         return tile(
                 "Additional cases",
                 grid,

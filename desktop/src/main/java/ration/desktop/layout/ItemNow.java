@@ -13,6 +13,7 @@ import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.SomeKinds;
 import ration.aircraft.model.Tank;
+import ration.answer.ask.WhatStops;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Regime;
 import ration.base.quantity.Dimension;
@@ -60,7 +61,19 @@ record ItemNow(List<Row> rows, Optional<String> note) {
                 rows.add(pressure("Pressure out", new PortRef(item.id(), Item.OUT)));
                 lost(item, rows);
             });
+            stops(item, rows);
             return new ItemNow(rows, Optional.empty());
+        }
+
+        /** Of a valve: the lines whose leaks it stops with the pumps off. */
+        private void stops(Item item, List<Row> rows) {
+            WhatStops asked = system.derived(WhatStops.class, WhatStops::of);
+            if (asked.valves().contains(item.id())) {
+                List<String> names = asked.stops(item.id()).stream()
+                        .map(r -> system.item(r).map(Item::name).orElse(r))
+                        .toList();
+                rows.add(new Row("Shut, it stops leaks in", names.isEmpty() ? "no line" : String.join(", ", names)));
+            }
         }
 
         @Override
@@ -74,6 +87,9 @@ record ItemNow(List<Row> rows, Optional<String> note) {
                             : UnitSystem.figure(run.size().bore() * 1000, 2) + " mm"));
             rows.add(new Row("Reynolds number", UnitSystem.figure(flow().reynolds(run), 0)));
             lost(run, rows);
+            rows.add(new Row(
+                    "A leak here is stopped by",
+                    system.derived(WhatStops.class, WhatStops::of).words(system, run.id())));
             return new ItemNow(rows, Optional.empty());
         }
 
