@@ -48,6 +48,40 @@ class FlowQuestionsWindowTest extends WindowHarness {
                 robot.lookup("#path-profile").tryQuery().filter(Node::isVisible).isPresent());
     }
 
+    /** A pump is chosen out of a table: too small a one is told, one that will do is tried, and undone. */
+    @Test
+    void aPumpIsChosenFromCandidates() throws Exception {
+        robot.interact(() -> {
+            try {
+                session.show(ration.record.file.ProjectFile.demo("brindle-a2"), null);
+            } catch (ration.record.file.ProjectFileException e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        robot.clickOn("#rail-flow");
+        until(() -> robot.lookup("#flow-which-pump").tryQuery().isPresent());
+        press("#flow-which-pump");
+        until(() -> label("#pump-state").startsWith("It must give at least "));
+        assertThat(node("#pump-row-lift-pump-fitted-").getAccessibleText()).contains(", Holds, gives ");
+        answers.open = folder.resolve("pumps.csv");
+        java.nio.file.Files.writeString(
+                answers.open, "pump,flow,pressure\nFaint,0,1\nFaint,30,0\nStout,0,4\nStout,40,3\n");
+        press("#pump-candidates");
+        until(() -> robot.lookup("#pump-row-faint").tryQuery().isPresent());
+        assertThat(node("#pump-row-faint").getAccessibleText()).contains(", Fails, gives 0.");
+        press("#pump-row-stout");
+        until(() -> node("#pump-picture").getAccessibleText().contains("Stout fits"));
+        press("#pump-try");
+        until(() -> session.project()
+                .system()
+                .item("lift")
+                .flatMap(x -> x.only(ration.aircraft.model.Pump.class))
+                .filter(x -> x.curve().size() == 2)
+                .isPresent());
+        until(() -> label("#pump-state").startsWith("It must give at least "));
+        robot.interact(session::undo);
+    }
+
     /**
      * A starting layout knows no engine: the ledger asks which, the Brief tells what is assumed, and one press says
      * that it is so.

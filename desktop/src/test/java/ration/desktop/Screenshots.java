@@ -90,6 +90,11 @@ public final class Screenshots {
             fire(scene, "#rail-runs");
             ((javafx.scene.control.ToggleButton) scene.lookup("#view-lists")).fire();
         });
+        SCENES.put("flow-pump", (s, scene) -> {
+            demo(s, "brindle-a2");
+            fire(scene, "#ledger-flow");
+            ((javafx.scene.control.ToggleButton) scene.lookup("#flow-which-pump")).fire();
+        });
         SCENES.put("flow-brindle", (s, scene) -> {
             demo(s, "brindle-a2");
             fire(scene, "#ledger-flow");

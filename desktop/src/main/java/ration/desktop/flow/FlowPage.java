@@ -49,18 +49,24 @@ public final class FlowPage extends LivePage {
     private final Label lower = Ui.label("Along the path", "page-title");
     private final ToggleGroup choices = new ToggleGroup();
     private final AskPane ask;
+    private final PumpPane pump;
     private Optional<AskPane.Question> asked = Optional.empty();
+    private boolean pumpAsked;
     private final PicturePane profile;
     private final PicturePane budget;
     private final AdvicePane advice;
 
-    /** @param pick shows an item on the Layout page */
-    public FlowPage(Session session, Consumer<String> pick) {
+    /**
+     * @param pick shows an item on the Layout page
+     * @param table asks for a table, and gives its text
+     */
+    public FlowPage(Session session, Consumer<String> pick, Consumer<Consumer<String>> table) {
         super(session, "flow-page", "Flow page");
         this.session = session;
         matrix = new FlowMatrix(session);
         advice = new AdvicePane(session);
         ask = new AskPane(session);
+        pump = new PumpPane(session, table::accept);
         lower.setMinWidth(Region.USE_PREF_SIZE);
         profile = new PicturePane(
                 "path-profile",
@@ -94,11 +100,13 @@ public final class FlowPage extends LivePage {
                 Ui.spring(),
                 choose("Along the path", Optional.empty()),
                 choose("Maximum pitch", Optional.of(AskPane.Question.HOW_STEEP)),
-                choose("Feed balance", Optional.of(AskPane.Question.WHICH_TANK)));
+                choose("Feed balance", Optional.of(AskPane.Question.WHICH_TANK)),
+                whichPump());
         title.setAlignment(Pos.BASELINE_LEFT);
         title.getStyleClass().add("flow-title");
-        StackPane stack = new StackPane(profile, ask);
+        StackPane stack = new StackPane(profile, ask, pump);
         ask.setVisible(false);
+        pump.setVisible(false);
         VBox.setVgrow(stack, Priority.ALWAYS);
         VBox path = new ColumnBox(title, stack);
         path.getStyleClass().add("flow-path");
@@ -122,9 +130,30 @@ public final class FlowPage extends LivePage {
         b.setOnAction(e -> {
             b.setSelected(true);
             asked = question;
+            pumpAsked = false;
+            pump.setVisible(false);
             lower.setText(text);
             profile.setVisible(question.isEmpty());
             ask.setVisible(question.isPresent());
+            refresh();
+        });
+        return b;
+    }
+
+    private ToggleButton whichPump() {
+        ToggleButton b = new ToggleButton("Which pump");
+        b.setId("flow-which-pump");
+        b.getStyleClass().add("chip");
+        b.setMinWidth(Region.USE_PREF_SIZE);
+        b.setToggleGroup(choices);
+        b.setOnAction(e -> {
+            b.setSelected(true);
+            asked = Optional.empty();
+            pumpAsked = true;
+            lower.setText("Which pump");
+            profile.setVisible(false);
+            ask.setVisible(false);
+            pump.setVisible(true);
             refresh();
         });
         return b;
@@ -189,7 +218,12 @@ public final class FlowPage extends LivePage {
         profileTitle.setText(
                 look().map(l -> asked.isPresent() ? l.label(system(), units()) : PathProfile.title(l, units()))
                         .orElse(""));
-        asked.ifPresentOrElse(ask::update, profile::redraw);
+        if (pumpAsked) {
+            profileTitle.setText("over every judged case");
+            pump.update();
+        } else {
+            asked.ifPresentOrElse(ask::update, profile::redraw);
+        }
         budget.redraw();
         budgetTitle.setText(words.budgetTitle());
         budgetCase.setText(words.budgetCase());
