@@ -158,6 +158,14 @@ public final class Screenshots {
             demo(s, "corrie-b1");
             fire(scene, "#rail-upkeep");
         });
+        SCENES.put("upkeep-renew", (s, scene) -> {
+            demo(s, "tansy-l3");
+            fire(scene, "#rail-upkeep");
+            later(scene, "#upkeep-offered");
+            PauseTransition pause = new PauseTransition(Duration.millis(500));
+            pause.setOnFinished(e -> fire(scene, "#upkeep-renew"));
+            pause.play();
+        });
         SCENES.put("signoff", (s, scene) -> {
             fire(scene, "#rail-sign_off");
             later(scene, "#requirement-flow-margin-selector-fuselage");

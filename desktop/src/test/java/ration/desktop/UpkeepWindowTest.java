@@ -66,6 +66,47 @@ class UpkeepWindowTest extends WindowHarness {
         until(() -> robot.lookup("#test-begin").tryQuery().isPresent());
     }
 
+    /**
+     * A hose campaign: what the layout has is tracked, hoses marked, one act under one paper, the report written; then
+     * a joint is opened, which grounds the aircraft, and done up again.
+     */
+    @Test
+    void aCampaignIsOneAct() throws IOException {
+        robot.interact(() -> session.show(ration.record.project.Pattern.HEADER_TWO_PUMPS.project(), null));
+        robot.clickOn("#rail-upkeep");
+        until(() -> robot.lookup("#upkeep-offered").tryQuery().isPresent());
+        press("#upkeep-offered");
+        until(() -> session.project().upkeep().parts().size() > 5);
+        press("#upkeep-renew");
+        until(() -> robot.lookup("#renew-record").tryQuery().isPresent());
+        press("#renew-record");
+        until(() -> label("#renew-trouble").contains("Mark at least one part"));
+        String first = "#part-" + session.project().upkeep().parts().get(0).id();
+        String second = "#part-" + session.project().upkeep().parts().get(1).id();
+        press(first);
+        press(second);
+        press(second);
+        until(() -> label("#renew-count").equals("1 to replace, 1 to keep and inspect"));
+        type("#renew-paper", "26-0101");
+        press("#renew-record");
+        until(() -> session.project().upkeep().log().size() == 2);
+        answers.save = folder.resolve("report.pdf");
+        until(() -> robot.lookup("#upkeep-report").tryQuery().isPresent());
+        press("#upkeep-report");
+        until(() -> label("#message").startsWith("Written: report.pdf"));
+        press("#upkeep-joint");
+        until(() -> robot.lookup("#joint-opened").tryQuery().isPresent());
+        press("#joint-opened");
+        until(() -> everyText().stream().anyMatch(t -> t.startsWith("OPEN: ")));
+        until(() -> session.shown().get().assessment().findings().stream()
+                .anyMatch(f -> f.check() == ration.verdict.check.Check.BUILD_OPEN_JOINT));
+        type("#joint-torque", "110 in\u00b7lb");
+        press("#joint-closed");
+        until(() -> everyText().stream().anyMatch(t -> t.contains("Done up ") && t.contains("110 in\u00b7lb")));
+        until(() -> session.shown().get().assessment().findings().stream()
+                .noneMatch(f -> f.check() == ration.verdict.check.Check.BUILD_OPEN_JOINT));
+    }
+
     /** What a tube did is told against the document as it was saved before. */
     @Test
     void anEarlierDocumentIsComparedWith() throws Exception {

@@ -21,6 +21,7 @@ import ration.base.quantity.UnitSystem;
 import ration.record.build.Stage;
 import ration.record.build.StepKey;
 import ration.record.project.Project;
+import ration.record.upkeep.Entry;
 import ration.verdict.check.Check;
 import ration.verdict.check.Finding;
 import ration.verdict.check.Finding.Wording;
@@ -49,12 +50,35 @@ final class BuildChecks {
             project.system().runs().forEach(checks::run);
             checks.sheet();
         }
+        project.upkeep().joints().forEach((k, e) -> {
+            if (e.what() == Entry.What.OPENED) {
+                checks.open(k, e);
+            }
+        });
         project.build().steps().forEach((k, step) -> {
             if (step.stage() == Stage.TEMPORARY) {
                 checks.temporary(k);
             }
         });
         return checks.findings;
+    }
+
+    /** A joint that was opened and not done up since: nobody flies. One of a line that is gone is gone with it. */
+    private void open(StepKey key, Entry opened) {
+        String id = key.of().substring(0, Math.max(0, key.of().lastIndexOf('.')));
+        system.item(id)
+                .flatMap(i -> i.only(Run.class))
+                .ifPresent(run -> findings.add(new Finding(
+                        Check.BUILD_OPEN_JOINT,
+                        key.of(),
+                        "No joint is open",
+                        id,
+                        Verdict.FAILS,
+                        Finding.MISSED,
+                        u -> "The " + (key.of().endsWith(StepKey.START) ? "start" : "end") + " of " + run.name()
+                                + " has been open since " + opened.on() + ": the aircraft is grounded.",
+                        Checks.PRACTICE,
+                        "Do it up, enter it under Maintenance, and look for leaks again.")));
     }
 
     /** A part or a joint the schedule of the build calls temporary; a line says so itself. */

@@ -3,7 +3,9 @@ package ration.answer.proof;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -98,6 +100,22 @@ public record Touched(List<String> ended, List<String> asked) {
             all.add(0, Again.words("Return flow and pressure at idle"));
         }
         return List.copyOf(all);
+    }
+
+    /** The same of many parts replaced in one act: each thing once, the leaks last. */
+    public static List<Again> renewed(Project project, List<Part> parts) {
+        Map<String, Again> all = new LinkedHashMap<>();
+        Map<String, Again> leaks = new LinkedHashMap<>();
+        for (Part p : parts) {
+            for (Again a : renewed(project, p)) {
+                boolean last = a.test()
+                        .filter(t -> LEAKS_LAST.stream().anyMatch(k -> k.key().equals(t)))
+                        .isPresent();
+                (last ? leaks : all).putIfAbsent(a.words(), a);
+            }
+        }
+        all.putAll(leaks);
+        return List.copyOf(all.values());
     }
 
     private static final List<TestKind> LEAKS_LAST = List.of(TestKind.OVERNIGHT, TestKind.FIRST_RUN);

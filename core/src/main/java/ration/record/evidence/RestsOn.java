@@ -283,6 +283,11 @@ final class RestsOn {
 
     private void joint(Run run, String which, PortRef port, RunBuild.End end) {
         line(run.id(), which + " meets", port.toString());
+        // a joint undone since is another joint: only what was found at it after it was done up counts
+        String worked = built.joints().get(run.id() + "." + which);
+        if (worked != null) {
+            line(run.id(), which + " worked on", worked);
+        }
         line(
                 run.id(),
                 which + " joint",

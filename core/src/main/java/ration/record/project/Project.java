@@ -188,7 +188,14 @@ public record Project(
                 system,
                 brief.fuel(),
                 brief.envelope().parked().si(),
-                use.upkeep().renewed());
+                use.upkeep().renewed(),
+                worked(use.upkeep()));
+    }
+
+    private static Map<String, String> worked(Upkeep upkeep) {
+        Map<String, String> all = new TreeMap<>();
+        upkeep.joints().forEach((k, e) -> all.put(k.of(), e.what().word() + " " + e.on() + ", entry " + e.number()));
+        return all;
     }
 
     public Optional<HangarTest> test(String id) {

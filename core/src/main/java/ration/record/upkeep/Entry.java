@@ -8,7 +8,7 @@ import java.time.LocalDate;
  * @param number from 1, never given twice
  * @param on day
  * @param hours of the airframe
- * @param part id of the part it tells of; empty for the whole aircraft
+ * @param part id of the part it tells of; joint:r3.start of a joint; empty for the whole aircraft
  * @param what was done
  * @param words in a sentence
  * @param who did it
@@ -23,6 +23,9 @@ public record Entry(
         LOOKED("inspected"),
         REPLACED("replaced"),
         REMOVED("removed"),
+        /** A joint: open until it is done up. */
+        OPENED("opened"),
+        CLOSED("done up"),
         CORRECTED("corrected");
 
         private final String word;

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import ration.base.quantity.UnitSystem;
+import ration.record.build.StepKey;
 
 /**
  * What is kept of the parts with a life.
@@ -133,6 +134,52 @@ public record Upkeep(double hours, List<Part> parts, List<Entry> log) {
                 Entry.What.LOOKED,
                 "Inspected " + part(id).orElseThrow().name() + (found.isBlank() ? "" : ": " + found.strip()) + ".",
                 0);
+    }
+
+    /** Many parts in one act: those replaced and those kept and inspected, each with its own entry under one paper. */
+    public Upkeep campaign(List<String> replaced, List<String> inspected, Act act) {
+        Upkeep now = this;
+        for (String id : replaced) {
+            now = now.part(id).get().life().ends() == Life.Ends.REMOVE ? now.removed(id, act) : now.replaced(id, act);
+        }
+        for (String id : inspected) {
+            now = now.looked(id, act, act.paper().isBlank() ? "" : "kept, ref. " + act.paper());
+        }
+        return now;
+    }
+
+    /** A joint undone for work: open until it is done up. The layout does not change. */
+    public Upkeep opened(StepKey joint, String name, Act act) {
+        return noted(act, joint.text(), Entry.What.OPENED, "Opened " + name + ref(act) + ".", 0);
+    }
+
+    /**
+     * A joint done up again.
+     *
+     * @param torque as it was set; blank where the joint takes none
+     */
+    public Upkeep closed(StepKey joint, String name, Act act, String torque) {
+        return noted(
+                act,
+                joint.text(),
+                Entry.What.CLOSED,
+                "Done up " + name + (torque.isBlank() ? "" : ", " + torque.strip()) + ref(act) + ".",
+                0);
+    }
+
+    private static String ref(Act act) {
+        return act.paper().isBlank() ? "" : ", ref. " + act.paper();
+    }
+
+    /** The last that was done to each joint and put right by no later entry: joint key, and that entry. */
+    public Map<StepKey, Entry> joints() {
+        Map<StepKey, Entry> last = new TreeMap<>();
+        for (Entry e : log) {
+            if ((e.what() == Entry.What.OPENED || e.what() == Entry.What.CLOSED) && !corrected(e)) {
+                StepKey.written(e.part()).ifPresent(k -> last.put(k, e));
+            }
+        }
+        return last;
     }
 
     /** Taken out for good: a temporary thing, or a part that is no more. */

@@ -53,6 +53,7 @@ public enum Check {
     BUILD_LENGTH("build.length", Topic.RUNS, "Length supplied", Answers.WHEN_IT_CONCERNS),
     BUILD_MOVING("build.moving", Topic.RUNS, "Flexible line where parts move", Answers.WHEN_IT_CONCERNS),
     BUILD_TEMPORARY("build.temporary", Topic.RUNS, "Nothing temporary flies", Answers.WHEN_IT_CONCERNS),
+    BUILD_OPEN_JOINT("build.open-joint", Topic.RUNS, "No joint is open", Answers.WHEN_IT_CONCERNS),
     BUILD_KIND("build.kind", Topic.RUNS, "Size and construction fit each other", Answers.WHEN_IT_CONCERNS),
     BUILD_FIRE("build.fire", Topic.RUNS, "Fire resistance forward of the firewall", Answers.WHEN_IT_CONCERNS),
     BUILD_DEAD_HEAD("build.dead-head", Topic.RUNS, "Line rating above dead-head pressure", Answers.WHEN_IT_CONCERNS),

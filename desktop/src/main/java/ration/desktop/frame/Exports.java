@@ -17,6 +17,7 @@ import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Comparison;
 import ration.answer.plan.Plan;
+import ration.answer.proof.Touched;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.build.BuildPage;
 import ration.desktop.hangar.HangarPage;
@@ -35,6 +36,7 @@ import ration.publish.export.PictureSvg;
 import ration.publish.export.PlanFiles;
 import ration.publish.export.PrintedSheets;
 import ration.publish.export.UpkeepFiles;
+import ration.publish.export.WorkReport;
 import ration.record.acceptance.SignOff;
 import ration.record.file.FileTrouble;
 import ration.record.file.ProjectFile;
@@ -42,6 +44,7 @@ import ration.record.file.ProjectFileException;
 import ration.record.file.SafeWrite;
 import ration.record.project.Edit;
 import ration.record.project.Project;
+import ration.record.upkeep.Entry;
 
 /** Files beside the document: tables read and written, drawings and sheets written. */
 final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, SignOffPage.Papers {
@@ -300,6 +303,15 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
                         case CALENDAR -> utf8(PlanFiles.calendar(p, plan));
                     };
                 });
+    }
+
+    /** What was done in one act, to sign. */
+    void work(java.util.List<Entry> entries, java.util.List<Touched.Again> again) {
+        write(
+                named("work-report"),
+                FileDialogs.Kind.PDF,
+                now -> WorkReport.of(
+                        now.assessment().project(), now.assessment().program(), entries, again));
     }
 
     void drawingPdf() {

@@ -74,7 +74,9 @@ final class Pages {
         hangar = once(() -> new HangarPage(session, exports, LocalDate::now, window::layOver));
         all.put(Page.HANGAR, hangar);
         all.put(Page.FIND, once(() -> new FindPage(session, window::look)));
-        all.put(Page.UPKEEP, once(() -> new UpkeepPage(session, LocalDate::now, exports::upkeep, window::test)));
+        all.put(
+                Page.UPKEEP,
+                once(() -> new UpkeepPage(session, LocalDate::now, exports::upkeep, exports::work, window::test)));
         all.put(Page.SIGN_OFF, once(() -> new SignOffPage(session, exports, LocalDate::now, window::test)));
     }
 

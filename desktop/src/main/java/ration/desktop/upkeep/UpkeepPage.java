@@ -16,6 +16,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import ration.answer.proof.Touched;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.QuantityField;
@@ -28,6 +29,8 @@ import ration.desktop.style.Tokens;
 import ration.publish.drawing.DuePicture;
 import ration.record.project.Edit;
 import ration.record.upkeep.Due;
+import ration.record.upkeep.Entry;
+import ration.record.upkeep.Offered;
 import ration.record.upkeep.Upkeep;
 import ration.verdict.check.Verdict;
 
@@ -42,9 +45,17 @@ public final class UpkeepPage extends LivePage {
         PREFLIGHT
     }
 
+    /** Told what to print of work that was done. */
+    public interface Reports {
+        void work(List<Entry> entries, List<Touched.Again> again);
+    }
+
     private static final double[] WIDE = {184, 96, 198, 142, 144};
     /** In a small window; the paper stands on the card. */
     private static final double[] SMALL = {162, 78, 144, 138, 1};
+
+    /** What is to be done with a part in a job on many. */
+    private static final double MARK = 60;
 
     private final Session session;
     private final Supplier<LocalDate> today;
@@ -53,17 +64,28 @@ public final class UpkeepPage extends LivePage {
     private final Label words = Ui.label("", "soft");
     private final PartCard card;
     private final PartForm form;
+    private final RenewCard renew;
+    private final JointCard joints;
+    private final HBox acts = new RowBox(6);
     private final PicturePane line =
             new PicturePane("upkeep-line", (w, h) -> DuePicture.draw(due(), now(), Tokens.measure(), w, h), id -> {});
     private final QuantityField<Double> hours;
+    private final Reports reports;
+    private List<Entry> lastEntries = List.of();
+    private List<Touched.Again> lastAgain = List.of();
     private String picked = "";
 
     /**
      * @param today the day it is
      * @param write told what to write out
+     * @param reports told what a work report is to tell
      */
     public UpkeepPage(
-            Session session, Supplier<LocalDate> today, BiConsumer<Paper, LocalDate> write, Consumer<String> openTest) {
+            Session session,
+            Supplier<LocalDate> today,
+            BiConsumer<Paper, LocalDate> write,
+            Reports reports,
+            Consumer<String> openTest) {
         super(session, "upkeep-page", "Maintenance page");
         this.session = session;
         this.today = today;
@@ -72,6 +94,14 @@ public final class UpkeepPage extends LivePage {
         hours.setMinWidth(64);
         hours.onValue(h -> edit("Set airframe hours", u -> u.withHours(h)));
         card = new PartCard(session, today, this::edit, () -> pick(""), openTest);
+        renew = new RenewCard(session, today, this::edit, this::refresh, (entries, again) -> {
+            lastEntries = entries;
+            lastAgain = again;
+            session.done(entries.size() + " entries made. Work report prints them with the tests to repeat.");
+            refresh();
+        });
+        joints = new JointCard(session, today, this::edit, this::refresh);
+        this.reports = reports;
         form = new PartForm(session, today, this::edit, id -> pick(id));
         HBox head = new RowBox(
                 8,
@@ -99,11 +129,12 @@ public final class UpkeepPage extends LivePage {
         rows.addEventFilter(KeyEvent.KEY_PRESSED, e -> Ui.walk(rows, e));
         line.setPrefHeight(118);
         line.setMinHeight(60);
+        acts.setPadding(new Insets(0, 16, 4, 16));
         BorderPane middle = new BorderPane(scroll);
-        middle.setTop(line);
+        middle.setTop(new ColumnBox(2, line, acts));
         middle.setMinWidth(0);
         setCenter(middle);
-        setRight(Ui.side(new ColumnBox(card, form), 300));
+        setRight(Ui.side(new ColumnBox(card, form, renew, joints), 300));
         hours.onTrouble(why -> {
             if (!why.isEmpty()) {
                 words.setText(why);
@@ -150,7 +181,7 @@ public final class UpkeepPage extends LivePage {
         words.setText(said.sum(now()));
         rows.getChildren().clear();
         if (!due.isEmpty()) {
-            rows.getChildren().add(cells(false, "Part", "Installed", "Interval", "Remaining", "Reference"));
+            rows.getChildren().add(cells(false, "Part", "Installed", "Interval", "Remaining", renew.on() ? "In this job" : "Reference"));
         }
         for (Due d : due) {
             rows.getChildren().add(row(d, said.row(d)));
@@ -169,8 +200,49 @@ public final class UpkeepPage extends LivePage {
                 picked.isEmpty()
                         ? Optional.empty()
                         : due.stream().filter(d -> d.part().id().equals(picked)).findFirst());
-        form.show(picked.isEmpty());
+        boolean job = renew.on() || joints.on();
+        if (job) {
+            card.show(Optional.empty());
+        }
+        form.show(picked.isEmpty() && !job);
+        if (renew.on()) {
+            renew.refresh();
+        }
+        if (joints.on()) {
+            joints.refresh();
+        }
+        acts();
         line.redraw();
+    }
+
+    /** Jobs on more than one part. */
+    private void acts() {
+        int offered = Offered.of(session.project().system(), session.project().upkeep())
+                .size();
+        acts.getChildren().clear();
+        if (offered > 0) {
+            acts.getChildren()
+                    .add(Ui.button(
+                            "Track " + offered + " from the layout",
+                            "upkeep-offered",
+                            () -> session.apply(Edit.of(
+                                    "Track " + offered + " parts", p -> p.with(Offered.all(p.system(), p.upkeep())))),
+                            "chip"));
+        }
+        acts.getChildren()
+                .addAll(
+                        Ui.button("Renew several", "upkeep-renew", () -> job(renew::begin, joints::end), "chip"),
+                        Ui.button("Joint work", "upkeep-joint", () -> job(joints::begin, renew::end), "chip"));
+        if (!lastEntries.isEmpty()) {
+            acts.getChildren()
+                    .add(Ui.button("Work report", "upkeep-report", () -> reports.work(lastEntries, lastAgain), "chip"));
+        }
+    }
+
+    private void job(Runnable begin, Runnable end) {
+        end.run();
+        begin.run();
+        pick("");
     }
 
     private static HBox cells(boolean bold, String... texts) {
@@ -194,24 +266,37 @@ public final class UpkeepPage extends LivePage {
         HBox state = new RowBox(6, bar, verdict);
         state.setAlignment(Pos.CENTER_LEFT);
         VBox left = new ColumnBox(state, Ui.label(said.left(), d.verdict() == Verdict.FAILS ? "wrong-text" : "soft"));
-        VBox paper = new ColumnBox(Ui.label(said.paper()), Ui.label(said.last(), "soft"));
-        paper.visibleProperty().bind(Ui.inSmallWindow(paper).not());
+        VBox paper = renew.on()
+                ? new ColumnBox(Ui.label(renew.mark(d.part().id()), "bold"))
+                : new ColumnBox(Ui.label(said.paper()), Ui.label(said.last(), "soft"));
+        if (!renew.on()) {
+            paper.visibleProperty().bind(Ui.inSmallWindow(paper).not());
+        }
         HBox box = new RowBox(
                 6,
                 Ui.wide(name, WIDE[0], SMALL[0]),
                 Ui.wide(fitted, WIDE[1], SMALL[1]),
                 Ui.wide(Ui.wrapped(said.life()), WIDE[2], SMALL[2]),
                 Ui.wide(left, WIDE[3], SMALL[3]),
-                Ui.wide(paper, WIDE[4], SMALL[4]));
+                Ui.wide(paper, WIDE[4], renew.on() ? MARK : SMALL[4]));
         box.setAlignment(Pos.CENTER_LEFT);
-        Button row = Ui.button("", "part-" + d.part().id(), () -> pick(d.part().id()));
+        Button row = Ui.button("", "part-" + d.part().id(), () -> {
+            if (renew.on()) {
+                renew.press(d.part().id());
+                refresh();
+            } else {
+                joints.end();
+                pick(d.part().id());
+            }
+        });
         row.setGraphic(box);
         row.getStyleClass().setAll("button", "fault-row");
         if (d.part().id().equals(picked)) {
             row.getStyleClass().add("fault-picked");
         }
         row.setMaxWidth(Double.MAX_VALUE);
-        row.setAccessibleText(said.spoken());
+        row.setAccessibleText(
+                said.spoken() + (renew.on() ? ", " + renew.mark(d.part().id()) : ""));
         return row;
     }
 }
