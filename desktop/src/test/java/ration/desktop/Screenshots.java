@@ -85,6 +85,11 @@ public final class Screenshots {
             fire(scene, "#rail-runs");
             ((javafx.scene.control.ToggleButton) scene.lookup("#view-joints")).fire();
         });
+        SCENES.put("leaks", (s, scene) -> {
+            demo(s, "tansy-l3");
+            fire(scene, "#rail-runs");
+            ((javafx.scene.control.ToggleButton) scene.lookup("#view-leaks")).fire();
+        });
         SCENES.put("lists", (s, scene) -> {
             demo(s, "tansy-l3");
             fire(scene, "#rail-runs");
@@ -262,7 +267,9 @@ public final class Screenshots {
                             ? 15000
                             : name.startsWith("flow") || name.equals("flight")
                                     ? 6000
-                                    : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
+                                    : name.startsWith("tanks") || name.startsWith("vapor") || name.equals("leaks")
+                                            ? 2500
+                                            : 700));
             settle.setOnFinished(e -> {
                 save(stage.getScene(), folder.resolve(name + ".png"));
                 Arrays.stream(new String[] {"#keys-close", "#why-close"})

@@ -87,6 +87,7 @@ public final class RunsPage extends BorderPane implements Arriving {
     private final Map<SheetJob, RunsOf> jobs = new EnumMap<>(SheetJob.class);
     private final Sheet<Joints.Joint> joints;
     private final VBox lists = new ColumnBox(4);
+    private final LeaksPane leaks;
     private final ToggleGroup views = new ToggleGroup();
     private final Label said = Ui.wrapped("", "soft");
     private final VBox side = new ColumnBox(8);
@@ -99,6 +100,7 @@ public final class RunsPage extends BorderPane implements Arriving {
     public RunsPage(Session session, Files files) {
         this.session = session;
         this.files = files;
+        leaks = new LeaksPane(session);
         setId("runs-page");
         for (SheetJob job : SheetJob.values()) {
             jobs.put(job, sheet(job));
@@ -151,6 +153,14 @@ public final class RunsPage extends BorderPane implements Arriving {
                 "view-lists",
                 scroll,
                 "Made from the lines and fittings; Write PDF prints both.");
+        view(
+                head,
+                "Leaks",
+                "view-leaks",
+                leaks,
+                "Lines open over their whole bore, worst selector position, pumps on, off, each alone; drains"
+                        + " and sight tubes over"
+                        + " 1/4 in.");
         head.getChildren()
                 .addAll(
                         Ui.spring(),
@@ -361,6 +371,8 @@ public final class RunsPage extends BorderPane implements Arriving {
             runs.show(rows);
         } else if (getCenter() == joints) {
             joints.show(Joints.of(system()));
+        } else if (getCenter() == leaks) {
+            leaks.update();
         } else {
             fillLists();
         }

@@ -181,7 +181,14 @@ public final class UpkeepPage extends LivePage {
         words.setText(said.sum(now()));
         rows.getChildren().clear();
         if (!due.isEmpty()) {
-            rows.getChildren().add(cells(false, "Part", "Installed", "Interval", "Remaining", renew.on() ? "In this job" : "Reference"));
+            rows.getChildren()
+                    .add(cells(
+                            false,
+                            "Part",
+                            "Installed",
+                            "Interval",
+                            "Remaining",
+                            renew.on() ? "In this job" : "Reference"));
         }
         for (Due d : due) {
             rows.getChildren().add(row(d, said.row(d)));
