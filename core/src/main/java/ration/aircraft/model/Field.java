@@ -19,7 +19,7 @@ import ration.base.quantity.Unit;
 public record Field(
         String key, String label, Unit unit, Function<Item, Measured> get, BiFunction<Item, Measured, Item> with) {
 
-    private static final Set<String> LIMITS = Set.of("opening", "rating", "grain");
+    private static final Set<String> LIMITS = Set.of("opening", "rating", "grain", "wire.gauge", "wire.length");
 
     /** Whether it is what a maker allows: things are held against it, and it changes nothing in the way of the fuel. */
     public boolean limit() {

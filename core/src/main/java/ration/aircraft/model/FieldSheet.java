@@ -226,6 +226,12 @@ public final class FieldSheet implements Kinds<List<Field>> {
                             b -> b.wiring().breaker().orElseThrow(),
                             (b, m) -> b.withWiring(b.wiring().withBreaker(Optional.of(m)))));
         }
+        if (p.build().wiring().wire().isPresent()) {
+            Lens<Pump, Wire> wire = build.to(Pump.Build::wiring, Pump.Build::withWiring)
+                    .to(w -> w.wire().orElseThrow(), (w, x) -> w.withWire(Optional.of(x)));
+            sheet.add("wire.gauge", "Wire gauge, AWG", Unit.ONE, wire.to(Wire::gauge, Wire::withGauge))
+                    .add("wire.length", "Wire, there and back", Unit.FOOT, wire.to(Wire::length, Wire::withLength));
+        }
         if (p.build().grain().isPresent()) {
             sheet.add(
                     "grain",

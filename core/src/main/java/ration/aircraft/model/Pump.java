@@ -130,17 +130,27 @@ public record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated>
      *
      * @param own what serves this pump and no other
      * @param breaker rating of its breaker or fuse
+     * @param wire that brings its current
      */
-    public record Wiring(Set<Own> own, Optional<Measured> breaker) {
+    public record Wiring(Set<Own> own, Optional<Measured> breaker, Optional<Wire> wire) {
         /** Nothing was said. */
         public static final Wiring UNSAID = new Wiring(Set.of(), Optional.empty());
+
+        /** Of whose wire nobody said anything. */
+        public Wiring(Set<Own> own, Optional<Measured> breaker) {
+            this(own, breaker, Optional.empty());
+        }
+
+        public Wiring withWire(Optional<Wire> other) {
+            return new Wiring(own, breaker, other);
+        }
 
         public Wiring {
             own = Collections.unmodifiableSet(own.isEmpty() ? EnumSet.noneOf(Own.class) : EnumSet.copyOf(own));
         }
 
         public Wiring withBreaker(Optional<Measured> other) {
-            return new Wiring(own, other);
+            return new Wiring(own, other, wire);
         }
 
         public Wiring with(Own what, boolean its) {
@@ -151,7 +161,7 @@ public record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated>
             } else {
                 other.remove(what);
             }
-            return new Wiring(other, breaker);
+            return new Wiring(other, breaker, wire);
         }
 
         /** Whether battery, switch, breaker and ground are all its own. */

@@ -378,6 +378,13 @@ public final class Validation {
     private void pump(Pump pump) {
         pump.off().ifPresent(r -> rated(pump.id(), r));
         grain(pump.id(), "Coarsest filter allowed", pump.build().grain());
+        pump.build()
+                .wiring()
+                .wire()
+                .filter(w -> !(w.length().si() >= 0
+                        && w.length().si() <= 100
+                        && w.gauge().si() > 0))
+                .ifPresent(w -> block(pump.id(), "Wire", "Length: 0 to 328 ft; gauge above 0.", "Correct it."));
         pump.build().relief().ifPresent(r -> {
             pressure(pump.id(), "Relief", r);
             if (!(r.si() > 0)) {

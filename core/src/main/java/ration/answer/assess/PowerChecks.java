@@ -6,6 +6,7 @@ import java.util.Locale;
 import ration.aircraft.model.Pump;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.Measured;
+import ration.base.quantity.UnitSystem;
 import ration.physics.flow.FlowBasis;
 import ration.record.project.Brief;
 import ration.record.project.Project;
@@ -62,6 +63,7 @@ final class PowerChecks {
                                         + " inspection."
                                 : "Add an emergency pump."));
         electric.forEach(this::breaker);
+        electric.forEach(this::wire);
         double current = pumps.stream()
                 .flatMap(p -> p.build().current().stream())
                 .mapToDouble(m -> m.si())
@@ -138,4 +140,47 @@ final class PowerChecks {
     }
 
     private static final double BREAKER = 1.25;
+
+    /** What wire and ground may take at 14 V, continuous: common practice and wire charts, from memory. */
+    private static final double DROP = 0.5;
+
+    /** Wire and ground by Ohm's law, and the breaker that protects the wire. */
+    private void wire(Pump pump) {
+        pump.build().wiring().wire().ifPresent(w -> {
+            double draw = pump.build().current().map(Measured::si).orElse(Double.NaN);
+            double drop = draw * w.ohms().orElse(Double.NaN);
+            double rating = pump.build().wiring().breaker().map(Measured::si).orElse(Double.NaN);
+            double most = w.breaker().orElse(Double.NaN);
+            Verdict dropped = Double.isNaN(drop) ? Verdict.NOT_SHOWN : Verdict.atLeast(DROP, Math.max(1e-9, drop));
+            Verdict guarded = Double.isNaN(rating) || Double.isNaN(most)
+                    ? Verdict.HOLDS
+                    : rating <= most ? Verdict.HOLDS : Verdict.FAILS;
+            Verdict verdict = dropped.worse(guarded);
+            boolean met = verdict == Verdict.HOLDS || verdict == Verdict.THIN;
+            findings.add(new Finding(
+                    Check.ELECTRICAL_WIRE,
+                    pump.id(),
+                    "Wire of " + pump.name(),
+                    pump.id(),
+                    verdict,
+                    Double.isNaN(drop) ? Finding.MISSED : Math.min(Finding.MET, DROP / Math.max(1e-9, drop)),
+                    u -> (Double.isNaN(draw)
+                                    ? "Pump current not entered."
+                                    : Double.isNaN(drop)
+                                            ? "AWG "
+                                                    + UnitSystem.figure(
+                                                            w.gauge().si(), 0)
+                                                    + " is not in the table: 12, 14, 16, 18, 20 or 22."
+                                            : "It takes " + UnitSystem.figure(drop, 2) + " V there and back at "
+                                                    + u.text(draw, Dimension.CURRENT) + "; "
+                                                    + UnitSystem.figure(DROP, 1) + " V allowed, continuous.")
+                            + (guarded == Verdict.FAILS
+                                    ? " Its breaker of " + u.text(rating, Dimension.CURRENT)
+                                            + " protects no wire so thin: " + u.text(most, Dimension.CURRENT)
+                                            + " at most."
+                                    : ""),
+                    Checks.PRACTICE,
+                    met ? "" : "A heavier wire, or a shorter way."));
+        });
+    }
 }

@@ -19,6 +19,7 @@ import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.RunBuild;
 import ration.aircraft.model.Tag;
+import ration.aircraft.model.Wire;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 
@@ -185,7 +186,13 @@ final class ItemReader {
     }
 
     private Pump.Wiring wiring(JsonObjectReader in) {
-        Pump.Wiring wiring = Pump.Wiring.UNSAID.withBreaker(in.optionalMeasured("breaker", Unit.AMPERE));
+        Pump.Wiring wiring = Pump.Wiring.UNSAID
+                .withBreaker(in.optionalMeasured("breaker", Unit.AMPERE))
+                .withWire(in.optional("wire", w -> {
+                    Wire wire = new Wire(w.measured("gauge", Unit.ONE), w.measured("length", Unit.FOOT));
+                    w.keepUnknown();
+                    return wire;
+                }));
         for (String word : in.has("own") ? in.texts("own") : List.<String>of()) {
             Optional<Pump.Own> own = java.util.Arrays.stream(Pump.Own.values())
                     .filter(o -> ProjectWriter.word(o).equals(word))

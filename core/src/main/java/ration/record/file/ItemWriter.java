@@ -207,6 +207,12 @@ final class ItemWriter implements Kinds<Void> {
         }
         pump.build().grain().ifPresent(g -> writer.measured(out, path, "grain", g));
         pump.build().wiring().breaker().ifPresent(b -> writer.measured(out, path, "breaker", b));
+        pump.build().wiring().wire().ifPresent(w -> {
+            ObjectNode wire = out.putObject("wire");
+            writer.measured(wire, path + ".wire", "gauge", w.gauge());
+            writer.measured(wire, path + ".wire", "length", w.length());
+            writer.restore(wire, path + ".wire");
+        });
         if (!pump.build().wiring().own().isEmpty()) {
             var own = out.putArray("own");
             pump.build().wiring().own().forEach(o -> own.add(ProjectWriter.word(o)));

@@ -36,6 +36,7 @@ import ration.aircraft.model.Tank;
 import ration.aircraft.model.Tee;
 import ration.aircraft.model.VentLine;
 import ration.aircraft.model.VentPlenum;
+import ration.aircraft.model.Wire;
 import ration.base.geometry.Point3;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Quantity;
@@ -351,6 +352,16 @@ public final class ItemEdits {
                     "Enter breaker",
                     p,
                     x -> x.withWiring(x.wiring().withBreaker(Optional.of(Measured.of(5, Unit.AMPERE, BY)))));
+        }
+        if (w.wire().isEmpty()) {
+            built(
+                    "Enter its wire",
+                    p,
+                    x -> x.withWiring(x.wiring()
+                            .withWire(Optional.of(
+                                    new Wire(Measured.of(18, Unit.ONE, BY), Measured.of(20, Unit.FOOT, BY))))));
+        } else {
+            built("Remove its wire", p, x -> x.withWiring(x.wiring().withWire(Optional.empty())));
         }
         for (Pump.Own own : Pump.Own.values()) {
             boolean shared = w.own().contains(own);

@@ -29,6 +29,7 @@ public enum Check {
     FLOW_SECOND_PUMP("flow.second-pump", Topic.FLOW, "A second pump with its own supply", Answers.WHEN_IT_CONCERNS),
     ELECTRICAL_DRAW("electrical.draw", Topic.ELECTRICAL, "Electric draw of the pumps", Answers.WHEN_IT_CONCERNS),
     ELECTRICAL_BREAKER("electrical.breaker", Topic.ELECTRICAL, "Pump circuit breaker", Answers.WHEN_IT_CONCERNS),
+    ELECTRICAL_WIRE("electrical.wire", Topic.ELECTRICAL, "Wire of the pumps", Answers.WHEN_IT_CONCERNS),
     BUILD_BULKHEAD("build.bulkhead", Topic.LAYOUT, "Bulkhead fitting in the firewall", Answers.WHEN_IT_CONCERNS),
     BUILD_SHUT_OFF("build.shut-off", Topic.LAYOUT, "Shutoff valve aft of the firewall", Answers.WHEN_IT_CONCERNS),
     PATHS_CHECKED("paths.checked", Topic.LAYOUT, "Ways to the engine checked", Answers.WHEN_IT_CONCERNS),

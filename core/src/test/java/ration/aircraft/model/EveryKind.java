@@ -149,7 +149,8 @@ public final class EveryKind {
                                 "essential",
                                 new Pump.Wiring(
                                         java.util.Set.of(Pump.Own.SWITCH, Pump.Own.GROUND),
-                                        Optional.of(m(5, Unit.AMPERE))),
+                                        Optional.of(m(5, Unit.AMPERE)),
+                                        Optional.of(new Wire(m(18, Unit.ONE), m(18, Unit.FOOT)))),
                                 Optional.of(m(150, Unit.MICROMETRE)))),
                 new Pump(
                         tag("driven"),

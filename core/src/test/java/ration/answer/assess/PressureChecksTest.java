@@ -1,6 +1,7 @@
 package ration.answer.assess;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
@@ -23,6 +24,7 @@ import ration.aircraft.model.Rated;
 import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Tee;
+import ration.aircraft.model.Wire;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
@@ -309,5 +311,39 @@ class PressureChecksTest {
                         || f.id().equals("build.dead-head")
                         || f.id().equals("flow.inlet-pressure-most"));
         assertThat(Pattern.GRAVITY_SELECTOR.project().brief().delivery()).isEqualTo(Brief.Delivery.GRAVITY);
+    }
+
+    /** AWG 18, 9 and 9 ft, 6.5 A: 0.7470 V (handbook of the trade 7, section 9, from memory). */
+    @Test
+    void a_wire_drops_by_ohms_law() {
+        Wire wire = new Wire(Measured.of(18, Unit.ONE), Measured.of(18, Unit.FOOT));
+        assertThat(6.5 * wire.ohms().orElseThrow()).isCloseTo(0.7470, within(5e-5));
+        assertThat(new Wire(Measured.of(17, Unit.ONE), Measured.of(18, Unit.FOOT)).ohms())
+                .isEmpty();
+    }
+
+    /** Drop and breaker of the wire; what is not said is Not shown, and a breaker too large for it fails. */
+    @ParameterizedTest
+    @CsvSource({
+        "18, 18, 6.5, 10, FAILS, 0.75 V",
+        "14, 18, 6.5, 20, HOLDS, 0.30 V",
+        "14, 18, 6.5, 25, FAILS, protects no wire so thin",
+        "22, 4, 2, 5, HOLDS, 0.13 V",
+        "13, 4, 2, 5, NOT_SHOWN, not in the table"
+    })
+    void a_pumps_wire_is_judged(double gauge, double feet, double amps, double rating, Verdict verdict, String words) {
+        Project wired = PARALLEL.with(PARALLEL.system()
+                .change(
+                        "pump-one",
+                        Pump.class,
+                        x -> x.withBuild(x.build()
+                                .withCurrent(Measured.of(amps, Unit.AMPERE))
+                                .withWiring(x.build()
+                                        .wiring()
+                                        .withBreaker(Optional.of(Measured.of(rating, Unit.AMPERE)))
+                                        .withWire(Optional.of(new Wire(
+                                                Measured.of(gauge, Unit.ONE), Measured.of(feet, Unit.FOOT))))))));
+        assertThat(verdict(wired, "electrical.wire.pump-one")).isEqualTo(verdict);
+        assertThat(says(wired, "electrical.wire.pump-one")).contains(words);
     }
 }
