@@ -173,6 +173,34 @@ class CommandsTest {
             assertThat(List.of(handed.strip().split("[|)]"))).contains(c);
             assertThat(script).contains("./ration " + c + " ");
         });
+        String installed = Files.readString(Path.of("..", "tools", "image", "ration"));
+        String there = installed
+                .lines()
+                .filter(l -> l.strip().startsWith("check|"))
+                .findFirst()
+                .orElseThrow();
+        String manual = Files.readString(Path.of("..", "tools", "image", "ration.1"));
+        assertThat(Main.commands()).allSatisfy(c -> {
+            assertThat(List.of(there.strip().split("[|)]"))).contains(c);
+            assertThat(manual).contains(".B " + c);
+        });
+    }
+
+    /** Everything that ships is named with its license and its version. */
+    @Test
+    void everyLibraryStandsInTheListOfLicenses() throws IOException {
+        String list = Files.readString(Path.of("..", "docs", "licenses.md"));
+        for (String entry : System.getProperty("java.class.path").split(java.io.File.pathSeparator)) {
+            String jar = Path.of(entry).getFileName().toString();
+            if (jar.matches(
+                    "(jackson|commons|pdfbox|fontbox|xmpbox|ejml|hipparchus|jts|picocli|biweekly|vinnie).*\\.jar")) {
+                String name = jar.replaceAll("-[0-9.]+\\.jar$", "");
+                String version = jar.replaceAll(".*-([0-9.]+)\\.jar$", "$1");
+                assertThat(list.lines().filter(l -> l.contains(name)).toList())
+                        .as(jar)
+                        .anyMatch(l -> l.contains("| " + version + " |"));
+            }
+        }
     }
 
     /** What the demo's cards say to do: a tube, a tank five inches up, a placard, and caps that breathe too. */
