@@ -112,6 +112,10 @@ public final class Screenshots {
             fire(scene, "#ledger-unusable");
             ((javafx.scene.control.ToggleButton) scene.lookup("#view-shape")).fire();
         });
+        SCENES.put("tanks-all", (s, scene) -> {
+            fire(scene, "#ledger-unusable");
+            ((javafx.scene.control.ToggleButton) scene.lookup("#view-all-tanks")).fire();
+        });
         SCENES.put("hangar", (s, scene) -> {
             fire(scene, "#rail-hangar");
             later(scene, "#wanted-flow-selector-fuselage");

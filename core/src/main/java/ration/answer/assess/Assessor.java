@@ -63,6 +63,7 @@ final class Assessor {
                         Check.PATHS_CHECKED,
                         () -> PathChecks.of(
                                 project.system(), project.brief().choices().basis())),
+                new Checks.Group(Check.SENDERS_CHECKED, () -> SenderChecks.of(project, cases)),
                 new Checks.Group(Check.FILTERS_CHECKED, () -> FilterChecks.of(project)),
                 new Checks.Group(Check.PRESSURES_CHECKED, () -> PressureChecks.of(project, basis, cases)),
                 new Checks.Group(Check.TANKS_CHECKED, () -> TankChecks.of(project, tanks, basis)),

@@ -37,6 +37,8 @@ public enum Check {
     BUILD_FILTERED("build.filtered", Topic.LAYOUT, "A filter on every way to the engine", Answers.ONCE_SOLVED),
     BUILD_RETURN_SHUTS(
             "build.return-shuts", Topic.LAYOUT, "No fuel runs back through a return", Answers.WHEN_IT_CONCERNS),
+    SENDERS_CHECKED("senders.checked", Topic.LAYOUT, "Flow senders checked", Answers.WHEN_IT_CONCERNS),
+    SENDER_COUNTS("sender.counts", Topic.LAYOUT, "What a flow sender counts", Answers.WHEN_IT_CONCERNS),
     FILTERS_CHECKED("filters.checked", Topic.LAYOUT, "Filters checked", Answers.WHEN_IT_CONCERNS),
     FILTER_ENGINE("filter.engine", Topic.LAYOUT, "Filtered finely enough for the engine", Answers.WHEN_IT_CONCERNS),
     FILTER_PUMP("filter.pump", Topic.LAYOUT, "Filtered finely enough for a pump", Answers.WHEN_IT_CONCERNS),

@@ -26,6 +26,7 @@ public final class TanksPage extends LivePage {
     private final ToggleGroup viewGroup = new ToggleGroup();
     private final StayView stay;
     private final ShapeView shape;
+    private final AllTanksView every;
     private final Label nothing =
             Ui.wrapped("No tank yet. Add one on Layout: select the engine inlet and press A.", "soft");
     private String chosen = "";
@@ -37,6 +38,7 @@ public final class TanksPage extends LivePage {
         this.session = session;
         stay = new StayView(session, print);
         shape = new ShapeView(session);
+        every = new AllTanksView(session);
         nothing.setPadding(new javafx.geometry.Insets(16));
         HBox head = new RowBox(
                 10,
@@ -44,7 +46,8 @@ public final class TanksPage extends LivePage {
                 tanks,
                 Ui.spring(),
                 view("Unusable fuel", "view-stays", stay),
-                view("Shape", "view-shape", shape));
+                view("Shape", "view-shape", shape),
+                view("All tanks", "view-all-tanks", every));
         ((Label) head.getChildren().get(0)).setMinWidth(Region.USE_PREF_SIZE);
         head.setAlignment(Pos.CENTER_LEFT);
         tanks.setAlignment(Pos.CENTER_LEFT);
@@ -100,8 +103,13 @@ public final class TanksPage extends LivePage {
         boolean shaping = viewGroup.getSelectedToggle() != null
                 && "view-shape".equals(((ToggleButton) viewGroup.getSelectedToggle()).getId());
         Optional<TankAnswer> answer = a.tank(chosen);
+        boolean together = viewGroup.getSelectedToggle() != null
+                && "view-all-tanks".equals(((ToggleButton) viewGroup.getSelectedToggle()).getId());
         if (tank.isEmpty()) {
             setCenter(nothing);
+        } else if (together) {
+            setCenter(every);
+            every.show(a);
         } else if (shaping || answer.isEmpty()) {
             setCenter(shape);
             shape.show(tank.get());
