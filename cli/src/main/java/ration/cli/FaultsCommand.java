@@ -17,7 +17,11 @@ import ration.answer.assess.FaultWords;
 import ration.answer.fault.Catalogue;
 import ration.answer.fault.FaultAnswer;
 import ration.answer.fault.FaultSearch;
+import ration.answer.fault.Finder;
+import ration.answer.fault.HiddenSearch;
+import ration.answer.fault.HiddenWords;
 import ration.base.quantity.UnitSystem;
+import ration.base.task.Task;
 import ration.verdict.check.Verdict;
 
 /** {@code ration faults FILE [--json]}: one part fails, each in each of its ways. */
@@ -38,6 +42,13 @@ final class FaultsCommand implements Callable<Integer> {
     @Option(names = "--json", description = "Print as JSON, SI units; times in minutes.")
     private boolean json;
 
+    @Option(
+            names = "--hidden",
+            description =
+                    "Failures that show nothing and wait, and what one more then does. Exit code 1: one of them turns"
+                            + " another into a stoppage, or a pair is not shown.")
+    private boolean hidden;
+
     @Override
     public Integer call() {
         PrintWriter err = spec.commandLine().getErr();
@@ -48,8 +59,72 @@ final class FaultsCommand implements Callable<Integer> {
         }
         Assessment a = found.get();
         List<FaultAnswer> answers = FaultSearch.of(a);
+        if (hidden) {
+            return hidden(a, answers, err);
+        }
         spec.commandLine().getOut().print(json ? asJson(a, answers) : asText(a, answers));
         return answers.stream().anyMatch(f -> f.verdict() == Verdict.FAILS) ? 1 : 0;
+    }
+
+    private int hidden(Assessment a, List<FaultAnswer> answers, PrintWriter err) {
+        Optional<HiddenSearch> found = HiddenSearch.of(a, answers, UnitSystem.US, Task.QUIET);
+        if (found.isEmpty()) {
+            err.println("ration: no case brings the engine its demand with nothing failed: no pair can be judged.");
+            return 1;
+        }
+        HiddenSearch s = found.get();
+        spec.commandLine().getOut().print(json ? asJson(s) : asText(a, s));
+        return s.hidden().stream().allMatch(h -> h.verdict() == Verdict.HOLDS || h.verdict() == Verdict.THIN) ? 0 : 1;
+    }
+
+    private static String asText(Assessment a, HiddenSearch s) {
+        StringBuilder out = new StringBuilder(
+                a.project().name() + ", hidden failures, " + s.pairs() + " pairs\n" + HiddenWords.sum(s) + "\n");
+        for (Finder finder : Finder.values()) {
+            List<HiddenSearch.Hidden> of = HiddenWords.of(s, finder);
+            if (!of.isEmpty()) {
+                out.append("\n")
+                        .append(finder.words())
+                        .append(", ")
+                        .append(finder.often())
+                        .append('\n');
+            }
+            for (HiddenSearch.Hidden h : of) {
+                out.append(String.format(
+                                        Locale.ROOT,
+                                        "  %-10s %-52s %-9s %s",
+                                        h.verdict().word(),
+                                        HiddenWords.name(h),
+                                        HiddenWords.in(h),
+                                        HiddenWords.then(h))
+                                .stripTrailing())
+                        .append('\n');
+            }
+        }
+        return out.append("\n" + HiddenWords.UNLIKELY + " A computed pass does not approve flight.\n")
+                .toString();
+    }
+
+    private static String asJson(HiddenSearch s) {
+        ObjectNode root = Json.answer().put("pairs", s.pairs());
+        ArrayNode beyond = root.putArray("notComputed");
+        s.beyond().forEach(beyond::add);
+        ArrayNode all = root.putArray("hidden");
+        for (HiddenSearch.Hidden h : s.hidden()) {
+            ObjectNode node = all.addObject()
+                    .put("part", h.part())
+                    .put("fails", Catalogue.words(h.fault()))
+                    .put("verdict", Json.word(h.verdict()))
+                    .put("check", HiddenWords.key(h.finder()));
+            ArrayNode stops = node.putArray("stops");
+            h.stops().forEach(f -> {
+                ObjectNode one = stops.addObject().put("then", HiddenWords.name(f));
+                Json.figure(one, "minutes", f.minutes());
+            });
+            ArrayNode not = node.putArray("notShown");
+            h.notShown().forEach(f -> not.add(HiddenWords.name(f)));
+        }
+        return Json.text(root);
     }
 
     private static String asText(Assessment a, List<FaultAnswer> answers) {
@@ -80,7 +155,7 @@ final class FaultsCommand implements Callable<Integer> {
                 }
             }
         }
-        return out.append("\nDouble failures are not analyzed. A computed pass does not approve flight. Your"
+        return out.append("\nTwo failures at once: --hidden. A computed pass does not approve flight. Your"
                         + " inspector, the aviation authority and the manufacturers' instructions decide.\n")
                 .toString();
     }

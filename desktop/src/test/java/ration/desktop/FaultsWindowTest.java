@@ -124,4 +124,27 @@ class FaultsWindowTest extends WindowHarness {
                         .map(ration.answer.fault.FaultAnswer::verdict))
                 .containsOnly(Verdict.HOLDS);
     }
+
+    /**
+     * By gravity nothing stands by: nothing that waits turns one more failure into a stoppage, and what is not computed
+     * is told.
+     */
+    @Test
+    void whatWaitsUnseenIsListedByTheCheckThatFindsIt() {
+        robot.clickOn("#rail-faults");
+        until(() -> robot.lookup("#faults-hidden").tryQuery().isPresent());
+        until(() -> label("#faults-words").contains("cut flow")
+                || session.faults().get() != null && !session.faults().get().isEmpty());
+        robot.interact(() -> node("#faults-hidden").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> label("#hidden-sum").startsWith("No failure that waits unseen turns one more into a stoppage; "));
+        assertThat(label("#hidden-sum")).contains(" not computed: never counted as harmless");
+        until(() -> robot.lookup("#hidden-looked-at-0").tryQuery().isPresent());
+        robot.interact(() -> node("#faults-hidden").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> robot.lookup("#faults-search")
+                .tryQuery()
+                .filter(n -> n.isVisible())
+                .isPresent());
+    }
 }

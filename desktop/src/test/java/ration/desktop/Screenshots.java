@@ -138,6 +138,11 @@ public final class Screenshots {
             demo(s, "brindle-a2");
             fire(scene, "#rail-faults");
         });
+        SCENES.put("faults-hidden", (s, scene) -> {
+            demo(s, "brindle-a2");
+            fire(scene, "#rail-faults");
+            ((javafx.scene.control.ToggleButton) scene.lookup("#faults-hidden")).fire();
+        });
         SCENES.put("flight", (s, scene) -> {
             demo(s, "tansy-l3");
             fire(scene, "#rail-flight");
@@ -267,8 +272,8 @@ public final class Screenshots {
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
             PauseTransition settle = new PauseTransition(Duration.millis(
-                    name.equals("faults") || name.equals("find")
-                            ? 15000
+                    name.startsWith("faults") || name.equals("find")
+                            ? 25000
                             : name.startsWith("flow") || name.equals("flight")
                                     ? 6000
                                     : name.startsWith("tanks") || name.startsWith("vapor") || name.equals("leaks")

@@ -73,6 +73,34 @@ public final class FaultSearch {
         indications = new Indications(system, units);
     }
 
+    /** In the cases given alone, each of which brings the engine its demand. */
+    private FaultSearch(Assessment assessment, UnitSystem units, List<Asked> some) {
+        this.assessment = assessment;
+        this.units = units;
+        this.system = assessment.project().system();
+        all = some;
+        cases = some.stream().filter(c -> FaultCases.holds(assessment, c)).toList();
+        indications = new Indications(system, units);
+    }
+
+    /** Asks faults in some cases, where another failure may wait already. */
+    static FaultSearch in(Assessment assessment, UnitSystem units, List<Asked> some) {
+        return new FaultSearch(assessment, units, some);
+    }
+
+    /** Of one fault in these cases; not shown where none of them brings the demand. */
+    FaultAnswer ask(Fault f) {
+        return guarded(f);
+    }
+
+    /** Whether some instrument moves, in some of these cases, when it fails. */
+    boolean shows(Fault f) {
+        FlowBasis apart = assessment.basis().orElseThrow().aside();
+        return cases.stream().anyMatch(c -> !indications
+                .of(c.sound(), FaultCases.failed(assessment, apart, c.sound(), f), Double.POSITIVE_INFINITY, Map.of())
+                .isEmpty());
+    }
+
     /** All faults of a project, the worst first; what cannot be computed is among them and says why. */
     public static List<FaultAnswer> of(Assessment a) {
         return of(a, UnitSystem.US, done -> {}, () -> false);

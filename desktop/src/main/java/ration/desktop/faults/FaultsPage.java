@@ -68,6 +68,10 @@ public final class FaultsPage extends LivePage {
 
     private Optional<Group> only = Optional.empty();
     private FaultAnswer picked;
+    private final ToggleButton pairs = new ToggleButton("Hidden failures");
+    private final HiddenPane hidden;
+    private final BorderPane middle = new BorderPane();
+    private final javafx.scene.Node side;
 
     /** @param set shows a case with its fault on the layout */
     public FaultsPage(Session session, Consumer<FaultAnswer> set) {
@@ -77,6 +81,12 @@ public final class FaultsPage extends LivePage {
         minutes = session.whileOpen().work("minutes");
         search = session.whileOpen().work("fault remedies");
         this.set = set;
+        hidden = new HiddenPane(session, set);
+        pairs.setId("faults-hidden");
+        pairs.getStyleClass().add("chip");
+        pairs.setMinWidth(Region.USE_PREF_SIZE);
+        pairs.setAccessibleText("Failures that wait unseen, and what one more then does");
+        pairs.setOnAction(e -> view());
         ProgressBar progress = new ProgressBar();
         progress.setId("faults-progress");
         progress.setPrefWidth(90);
@@ -96,7 +106,7 @@ public final class FaultsPage extends LivePage {
         sought.setMinWidth(80);
         sought.textProperty().addListener((o, was, now) -> fill());
         HBox head = new RowBox(
-                8, Ui.label("Failures", "page-title"), chips, Ui.spring(), state, progress, stop, again, sought);
+                8, Ui.label("Failures", "page-title"), pairs, chips, Ui.spring(), state, progress, stop, again, sought);
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
@@ -114,7 +124,7 @@ public final class FaultsPage extends LivePage {
         scroll.setMinWidth(0);
         scroll.setFocusTraversable(false);
         rows.setPadding(new javafx.geometry.Insets(0, 16, 16, 16));
-        BorderPane middle = new BorderPane(scroll);
+        middle.setCenter(scroll);
         common.setId("faults-common");
         common.setPadding(new javafx.geometry.Insets(0, 16, 4, 16));
         common.managedProperty().bind(common.textProperty().isNotEmpty());
@@ -124,8 +134,21 @@ public final class FaultsPage extends LivePage {
         middle.setMinWidth(0);
         setCenter(middle);
         card.getStyleClass().add("card-body");
-        setRight(Ui.side(card, 288, 232));
+        side = Ui.side(card, 288, 232);
+        setRight(side);
         rows.addEventFilter(KeyEvent.KEY_PRESSED, e -> Ui.walk(rows, e));
+    }
+
+    /** One part fails, or one that waits and one more. */
+    private void view() {
+        boolean both = pairs.isSelected();
+        setCenter(both ? hidden : middle);
+        setRight(both ? null : side);
+        chips.setVisible(!both);
+        sought.setVisible(!both);
+        if (both) {
+            hidden.update(session.shown().get().assessment(), answers);
+        }
     }
 
     @Override
@@ -190,6 +213,9 @@ public final class FaultsPage extends LivePage {
     }
 
     private void fill() {
+        if (pairs.isSelected()) {
+            hidden.update(session.shown().get().assessment(), answers);
+        }
         chips.getChildren().clear();
         rows.getChildren().clear();
         FaultTable table = new FaultTable(answers, only);
