@@ -23,18 +23,6 @@ class BuildWindowTest extends WindowHarness {
         begin(stage);
     }
 
-    private void press(String id) {
-        robot.interact(() -> node(id).requestFocus());
-        keys(KeyCode.SPACE);
-    }
-
-    private void type(String id, String text) {
-        robot.interact(() -> node(id).requestFocus());
-        control(KeyCode.A);
-        robot.write(text);
-        keys(KeyCode.ENTER);
-    }
-
     private ration.record.build.Stage stage(StepKey key) {
         return BuildEdits.stage(session.project(), key);
     }
@@ -63,18 +51,23 @@ class BuildWindowTest extends WindowHarness {
         until(() -> stage(R3) == Stage.ORDERED);
         until(() -> robot.lookup("#step-expected").tryQuery().isPresent());
         type("#step-expected", "9 March");
+        keys(KeyCode.ENTER);
         until(() -> label("#step-trouble").contains("is not a date"));
         LocalDate day = LocalDate.now().plusDays(14);
         type("#step-expected", day.toString());
+        keys(KeyCode.ENTER);
         until(() -> session.project().build().step(R3).expected().equals(Optional.of(day)));
         type("#step-hours", "2");
+        keys(KeyCode.ENTER);
         until(() -> session.project().build().step(R3).hours().equals(Optional.of(2.0)));
         assertThat(label("#step-delay")).contains("Not shown until hours a week are entered");
         type("#build-weekly", "14");
+        keys(KeyCode.ENTER);
         until(() -> label("#step-delay")
                 .equals("Moves the end by 14 h of work, and "
                         + label("#step-delay").replaceAll(".*and (\\d+ steps?)\\.", "$1") + "."));
         type("#step-late", "0");
+        keys(KeyCode.ENTER);
         until(() -> label("#step-delay").equals("Moves nothing."));
         assertThat(label("#build-left")).contains("not before " + day.plusDays(1));
 

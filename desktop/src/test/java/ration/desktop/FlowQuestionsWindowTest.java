@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import javafx.scene.Node;
-import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
@@ -16,11 +15,6 @@ class FlowQuestionsWindowTest extends WindowHarness {
     @Start
     void start(Stage stage) throws IOException {
         begin(stage);
-    }
-
-    private void press(String id) {
-        robot.interact(() -> node(id).requestFocus());
-        keys(KeyCode.SPACE);
     }
 
     @Test

@@ -3,7 +3,6 @@ package ration.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
@@ -14,17 +13,6 @@ class LeaksWindowTest extends WindowHarness {
     @Start
     void start(Stage stage) throws IOException {
         begin(stage);
-    }
-
-    private void press(String id) {
-        robot.interact(() -> node(id).requestFocus());
-        keys(KeyCode.SPACE);
-    }
-
-    private void type(String id, String text) {
-        robot.interact(() -> node(id).requestFocus());
-        control(KeyCode.A);
-        robot.write(text);
     }
 
     @Test

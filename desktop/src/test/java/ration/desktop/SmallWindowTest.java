@@ -27,11 +27,6 @@ class SmallWindowTest extends WindowHarness {
         shown.setHeight(700);
     }
 
-    private void press(String id) {
-        robot.interact(() -> node(id).requestFocus());
-        keys(KeyCode.SPACE);
-    }
-
     private static boolean seen(Node node) {
         return node != null && node.isVisible() && (node.getParent() == null || seen(node.getParent()));
     }

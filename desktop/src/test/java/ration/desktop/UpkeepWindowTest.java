@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.time.LocalDate;
 import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -21,17 +20,6 @@ class UpkeepWindowTest extends WindowHarness {
     @Start
     void start(Stage stage) throws IOException {
         begin(stage);
-    }
-
-    private void press(String id) {
-        robot.interact(() -> node(id).requestFocus());
-        keys(KeyCode.SPACE);
-    }
-
-    private void type(String id, String text) {
-        robot.interact(() -> node(id).requestFocus());
-        control(KeyCode.A);
-        robot.write(text);
     }
 
     private String row(String part) {

@@ -245,6 +245,19 @@ abstract class WindowHarness {
         Hand.keysWith(held, codes);
     }
 
+    /** Presses a control by the keys. */
+    void press(String id) {
+        robot.interact(() -> node(id).requestFocus());
+        keys(KeyCode.SPACE);
+    }
+
+    /** Writes over what a field holds; nothing takes it until Enter is pressed or the field is left. */
+    void type(String id, String text) {
+        robot.interact(() -> node(id).requestFocus());
+        control(KeyCode.A);
+        robot.write(text);
+    }
+
     void fill(String id, String text) {
         robot.clickOn(id);
         control(KeyCode.A);

@@ -82,6 +82,15 @@ public record Tank(
         }
     }
 
+    /** How high fuel in it may stand, level, m; without end where its shape does not close: nobody knows. */
+    public double mayStandTo() {
+        try {
+            return solid().highest(new Point3(0, 0, 1));
+        } catch (IllegalArgumentException e) {
+            return Double.POSITIVE_INFINITY;
+        }
+    }
+
     @Override
     public <R> R as(Kinds<R> kinds) {
         return kinds.tank(this);

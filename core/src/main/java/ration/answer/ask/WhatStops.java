@@ -81,7 +81,7 @@ public record WhatStops(List<String> valves, Map<String, Leak> leaks) {
         }
 
         private void tank(Tank t) {
-            double top = top(t);
+            double top = t.mayStandTo();
             t.outlets().stream().map(Outlet::name).forEach(o -> sources.put(new PortRef(t.id(), o), top));
             t.returns().stream()
                     .filter(e -> e.place().point().z() < top)
@@ -158,19 +158,6 @@ public record WhatStops(List<String> valves, Map<String, Leak> leaks) {
                     .mapToDouble(Point3::z)
                     .min()
                     .orElse(Double.NEGATIVE_INFINITY);
-        }
-
-        /** The highest fuel can stand, level: what does not close is taken to stand over everything. */
-        private static double top(Tank tank) {
-            try {
-                return tank.shell().faces().stream()
-                        .flatMap(List::stream)
-                        .mapToDouble(Point3::z)
-                        .max()
-                        .orElse(Double.POSITIVE_INFINITY);
-            } catch (IllegalArgumentException e) {
-                return Double.POSITIVE_INFINITY;
-            }
         }
     }
 

@@ -20,7 +20,6 @@ import ration.aircraft.model.ShutOff;
 import ration.aircraft.model.Strainer;
 import ration.aircraft.model.Tank;
 import ration.aircraft.topology.Passing;
-import ration.base.geometry.Point3;
 import ration.verdict.check.Check;
 import ration.verdict.check.Finding;
 import ration.verdict.check.Verdict;
@@ -242,16 +241,9 @@ final class PathChecks {
 
     /** How high fuel can stand in a tank, level: its filler, or its top. */
     private static double top(Tank tank) {
-        double shell;
-        try {
-            shell = tank.shell().faces().stream()
-                    .flatMap(List::stream)
-                    .mapToDouble(Point3::z)
-                    .max()
-                    .orElse(Double.POSITIVE_INFINITY);
-        } catch (IllegalArgumentException e) {
-            return Double.POSITIVE_INFINITY;
-        }
-        return tank.fitout().filler().map(f -> Math.min(shell, f.point().z())).orElse(shell);
+        return tank.fitout()
+                .filler()
+                .map(f -> Math.min(tank.mayStandTo(), f.point().z()))
+                .orElse(tank.mayStandTo());
     }
 }

@@ -7,8 +7,9 @@
  * phase, and on the hot day; the worst counts and names its case. A case is left out only where nothing flows through
  * what failed. {@link ration.answer.fault.WaysOut} searches what a pilot can do that holds in all of them too,
  * {@link ration.answer.fault.Indications} what shows it; {@link ration.answer.fault.FaultAnswer} is what came of it.
- * What the layout fails with nothing failed is said once. Two things that fail at once are not asked, but a common
- * supply and a shared vent, which are one cause. Where a way to fail is taken from stands with it; severities are
- * common practice without a source.
+ * What the layout fails with nothing failed is said once. A common supply and a shared vent are one cause.
+ * {@link ration.answer.fault.HiddenSearch} asks two at once: one that shows nothing and waits, and one more, in the
+ * governing case of each position of the selectors; {@link ration.answer.fault.Finder} is the check that finds it.
+ * Where a way to fail is taken from stands with it; severities are common practice without a source.
  */
 package ration.answer.fault;

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import ration.Samples;
 import ration.Systems;
 import ration.aircraft.condition.Condition;
 import ration.aircraft.condition.Fault;
@@ -45,7 +46,7 @@ class WhatStopsTest {
         for (Pattern p : Pattern.values()) {
             all.add(p.project());
         }
-        return all;
+        return Samples.some(all, 8);
     }
 
     /**

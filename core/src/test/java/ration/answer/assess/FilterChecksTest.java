@@ -118,7 +118,7 @@ class FilterChecksTest {
         return EveryPath.items(s, way).anyMatch(i -> i instanceof Strainer || i instanceof Filter);
     }
 
-    @Property(tries = 60)
+    @Property(tries = 20)
     void every_way_is_filtered_as_finely_as_the_worst_of_them(@ForAll long seed) throws ProjectFileException {
         FuelSystem s = any(new Random(seed));
         Project p = Systems.project(s);
@@ -154,7 +154,7 @@ class FilterChecksTest {
         }
     }
 
-    @Property(tries = 60)
+    @Property(tries = 20)
     void a_valve_the_pilot_reaches_stands_in_every_way_or_it_does_not_hold(@ForAll long seed)
             throws ProjectFileException {
         FuelSystem s = any(new Random(seed));

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import ration.Samples;
@@ -24,9 +25,12 @@ import ration.verdict.check.Verdict;
 /** What waits unseen, and what then stops the engine: a system whose pairs are known, and pairs solved anew. */
 class HiddenSearchTest {
 
+    private static final Map<String, HiddenSearch> SEARCHED = new ConcurrentHashMap<>();
+
     private static HiddenSearch search(String demo) {
-        return HiddenSearch.of(Systems.assessed(demo), Systems.faults(demo), UnitSystem.US, Task.QUIET)
-                .orElseThrow();
+        return SEARCHED.computeIfAbsent(
+                demo, d -> HiddenSearch.of(Systems.assessed(d), Systems.faults(d), UnitSystem.US, Task.QUIET)
+                        .orElseThrow());
     }
 
     private static Map<String, List<String>> stops(HiddenSearch s) {
@@ -83,8 +87,10 @@ class HiddenSearchTest {
      */
     @Test
     void pairs_are_what_the_plain_way_says() {
-        Assessment a = Systems.assessed("tansy-l3");
-        HiddenSearch found = search("tansy-l3");
+        // the Tansy's pairs, some of which stop at once, in the long build
+        String demo = Samples.of(0, 1) == 1 ? "tansy-l3" : "brindle-a2";
+        Assessment a = Systems.assessed(demo);
+        HiddenSearch found = search(demo);
         List<Condition> governing = found.hidden().stream()
                 .flatMap(h -> h.stops().stream())
                 .map(f -> f.condition())
@@ -99,7 +105,7 @@ class HiddenSearchTest {
                 assertThat(arrives(a, s.condition())).as("as it stands").isLessThan(1);
             }
         }
-        List<Fault> met = new ArrayList<>(Systems.faults("tansy-l3").stream()
+        List<Fault> met = new ArrayList<>(Systems.faults(demo).stream()
                 .filter(f -> f.verdict() == Verdict.HOLDS && f.fault().kind() != Fault.Kind.FUEL_VOLATILE)
                 .map(FaultAnswer::fault)
                 .toList());

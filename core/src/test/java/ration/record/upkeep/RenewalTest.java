@@ -61,7 +61,7 @@ class RenewalTest {
     }
 
     /** Tests {1,2,5} with {2,3} with {3,5,6} are 5, not 8: each once (handbook of the trade 7, section 2). */
-    @Property(tries = 30)
+    @Property(tries = 10)
     void the_tests_after_many_are_the_union_of_the_tests_after_each(@ForAll long seed) throws ProjectFileException {
         Random random = new Random(seed);
         Project start = RandomEdits.start(random);
