@@ -102,7 +102,7 @@ class AirWindowTest extends WindowHarness {
     void aNarrowVentIsShortAndSaysWhatItCosts() {
         robot.clickOn("#rail-air");
         until(() -> everyText().contains("Vent of Upper tank"));
-        assertThat(label("#ledger-open-figure")).isEqualTo("9 of 37");
+        assertThat(label("#ledger-open-figure")).isEqualTo("9 of 38");
         robot.clickOn("#rail-layout");
         robot.interact(() -> session.picked().set("upper"));
         until(() -> robot.lookup("#field-vent-line-bore").tryQuery().isPresent());
@@ -111,11 +111,11 @@ class AirWindowTest extends WindowHarness {
         control(KeyCode.A);
         robot.write("0.1 in");
         keys(KeyCode.ENTER);
-        until(() -> label("#ledger-open-figure").equals("11 of 37"));
+        until(() -> label("#ledger-open-figure").equals("11 of 38"));
         robot.clickOn("#rail-air");
         until(() -> everyText().stream().anyMatch(t -> t.contains("By rule of thumb its bore is too narrow")));
         control(KeyCode.Z);
-        until(() -> label("#ledger-open-figure").equals("9 of 37"));
+        until(() -> label("#ledger-open-figure").equals("9 of 38"));
         assertThat(everyText()).noneMatch(t -> t.contains("too narrow"));
     }
 }

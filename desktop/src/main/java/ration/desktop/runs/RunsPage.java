@@ -134,7 +134,7 @@ public final class RunsPage extends BorderPane implements Arriving {
 
     private HBox head() {
         HBox head = new RowBox(3, Ui.label("Lines", "page-title"));
-        ((Label) head.getChildren().get(0)).setMinWidth(70);
+        ((Label) head.getChildren().get(0)).setMinWidth(46);
         jobs.forEach((job, of) -> view(
                         head,
                         job.label(),
