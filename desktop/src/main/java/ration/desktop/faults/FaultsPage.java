@@ -377,8 +377,8 @@ public final class FaultsPage extends LivePage {
                                                         .brief()
                                                         .choices()
                                                         .basis())
-                                        + ". Severity: common practice, no source. Double failures are not"
-                                        + " analyzed. A computed pass does not approve flight. Your"
+                                        + ". Severity: common practice, no source. Two at once: Hidden failures."
+                                        + " A computed pass does not approve flight. Your"
                                         + " inspector, the aviation authority and the"
                                         + " manufacturers' instructions decide.",
                                 "soft"));
