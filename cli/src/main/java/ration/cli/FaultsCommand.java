@@ -46,7 +46,7 @@ final class FaultsCommand implements Callable<Integer> {
             names = "--hidden",
             description =
                     "Failures that show nothing and wait, and what one more then does. Exit code 1: one of them turns"
-                            + " another into a stoppage, or a pair is not shown.")
+                            + " another into a stoppage, or a pair is Not shown.")
     private boolean hidden;
 
     @Override

@@ -68,7 +68,7 @@ class UpkeepWindowTest extends WindowHarness {
         press("#upkeep-renew");
         until(() -> robot.lookup("#renew-record").tryQuery().isPresent());
         press("#renew-record");
-        until(() -> label("#renew-trouble").contains("Mark at least one part"));
+        until(() -> label("#renew-trouble").contains("Mark one part or more"));
         String first = "#part-" + session.project().upkeep().parts().get(0).id();
         String second = "#part-" + session.project().upkeep().parts().get(1).id();
         press(first);

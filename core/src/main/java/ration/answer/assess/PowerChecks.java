@@ -176,8 +176,9 @@ final class PowerChecks {
                                                     + UnitSystem.figure(DROP, 1) + " V allowed, continuous.")
                             + (guarded == Verdict.FAILS
                                     ? " Its breaker of " + u.text(rating, Dimension.CURRENT)
-                                            + " protects no wire so thin: " + u.text(most, Dimension.CURRENT)
-                                            + " at most."
+                                            + " protects no wire so thin; the most is "
+                                            + u.text(most, Dimension.CURRENT)
+                                            + "."
                                     : ""),
                     Checks.PRACTICE,
                     met ? "" : "A heavier wire, or a shorter way."));

@@ -14,7 +14,7 @@ public enum Finder {
             Part.Kind.PUMP),
     CHECK_VALVES("Check valve leak check, each alone", "every 12 months", Part.Kind.OTHER),
     VENTS_BLOWN("Vents blown through, caps off", "every 12 months", Part.Kind.VENT),
-    LOOKED_AT("Screens, filters and lines looked at", "every 12 months or 100 h", Part.Kind.SCREEN),
+    LOOKED_AT("Screens, filters and lines inspected", "every 12 months or 100 h", Part.Kind.SCREEN),
     PRESSURES("Running and dead-head pressure read", "every 12 months", Part.Kind.OTHER);
 
     private final String words;

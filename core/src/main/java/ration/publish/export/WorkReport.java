@@ -77,7 +77,7 @@ public final class WorkReport {
                     false);
             pages.space(8);
             pages.signature("Done by", "The work above was done as entered.");
-            pages.signature("Inspected by", "Looked at, and found as entered.");
+            pages.signature("Inspected by", "Inspected, and found as entered.");
             return pdf.bytes();
         }
     }
@@ -93,6 +93,6 @@ public final class WorkReport {
         Optional<TestProgram.Proof> proof = a.test().flatMap(t -> program.tests().stream()
                 .filter(p -> p.wanted().key().equals(t))
                 .findFirst());
-        return proof.map(TestProgram.Proof::state).orElse("to be looked at");
+        return proof.map(TestProgram.Proof::state).orElse("to inspect");
     }
 }

@@ -500,7 +500,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
         fine.setId("fine-filter-asked");
         fine.setAccessibleText("Ask for a fine filter where the engine manufacturer gives no figure");
         fine.setOnAction(e -> changePractice(
-                "Set whether a fine filter is asked", p -> p.withAsks(p.asks().withFineFilter(fine.isSelected()))));
+                "Set whether a fine filter is required",
+                p -> p.withAsks(p.asks().withFineFilter(fine.isSelected()))));
         updates.add(() -> {
             fine.setSelected(brief().practice().asks().fineFilter());
             fine.setText(BriefWords.must(fine.isSelected()));

@@ -149,7 +149,7 @@ final class RenewCard extends ColumnBox {
             List<String> replace = of(Mark.REPLACE);
             List<String> inspect = of(Mark.INSPECT);
             if (replace.isEmpty() && inspect.isEmpty()) {
-                throw new IllegalArgumentException("Mark at least one part.");
+                throw new IllegalArgumentException("Mark one part or more.");
             }
             int before = session.project().upkeep().log().size();
             List<Touched.Again> tests = again;
