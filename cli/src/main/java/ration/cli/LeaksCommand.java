@@ -30,7 +30,7 @@ final class LeaksCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
     private String file;
 
     @Option(names = "--json", description = "Print as JSON.")

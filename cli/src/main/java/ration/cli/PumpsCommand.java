@@ -39,7 +39,7 @@ final class PumpsCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
     private String file;
 
     @Parameters(

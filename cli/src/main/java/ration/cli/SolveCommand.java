@@ -38,7 +38,7 @@ final class SolveCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    @Parameters(paramLabel = "FILE", description = "A .ration document, or an example by name.")
     private String file;
 
     @Option(

@@ -32,7 +32,7 @@ final class UpkeepCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
     private String file;
 
     @Option(names = "--on", paramLabel = "DATE", description = "The day asked, as 2026-03-09; today if left out.")

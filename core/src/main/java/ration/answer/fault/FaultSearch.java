@@ -60,26 +60,25 @@ public final class FaultSearch {
     private final Indications indications;
 
     private FaultSearch(Assessment assessment, UnitSystem units) {
-        this.assessment = assessment;
-        this.units = units;
-        this.system = assessment.project().system();
-        all = assessment.blocked()
-                ? List.of()
-                : FaultCases.all(
-                        assessment, UsualFlight.meant(assessment.project()).phases());
-        cases = all.parallelStream()
-                .filter(c -> FaultCases.holds(assessment, c))
-                .toList();
-        indications = new Indications(system, units);
+        this(
+                assessment,
+                units,
+                assessment.blocked()
+                        ? List.of()
+                        : FaultCases.all(
+                                assessment,
+                                UsualFlight.meant(assessment.project()).phases()));
     }
 
-    /** In the cases given alone, each of which brings the engine its demand. */
+    /** In the cases given alone; those that do not bring the engine its demand are not asked. */
     private FaultSearch(Assessment assessment, UnitSystem units, List<Asked> some) {
         this.assessment = assessment;
         this.units = units;
         this.system = assessment.project().system();
         all = some;
-        cases = some.stream().filter(c -> FaultCases.holds(assessment, c)).toList();
+        cases = some.parallelStream()
+                .filter(c -> FaultCases.holds(assessment, c))
+                .toList();
         indications = new Indications(system, units);
     }
 
