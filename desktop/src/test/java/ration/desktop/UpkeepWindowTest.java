@@ -5,7 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.time.LocalDate;
+import javafx.event.Event;
+import javafx.event.EventType;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -93,6 +97,39 @@ class UpkeepWindowTest extends WindowHarness {
         until(() -> everyText().stream().anyMatch(t -> t.contains("Done up ") && t.contains("110 in\u00b7lb")));
         until(() -> session.shown().get().assessment().findings().stream()
                 .noneMatch(f -> f.check() == ration.verdict.check.Check.BUILD_OPEN_JOINT));
+    }
+
+    /**
+     * An answer that comes while a button is held down takes neither the press nor the keys away: the page is made anew
+     * once it is let go.
+     */
+    @Test
+    void anAnswerDoesNotTakeThePressAway() {
+        robot.clickOn("#rail-upkeep");
+        until(() -> robot.lookup("#upkeep-renew").tryQuery().isPresent());
+        robot.interact(() -> node("#upkeep-renew").requestFocus());
+        toTheOwner(KeyEvent.KEY_PRESSED);
+        robot.interact(() -> session.apply(ration.record.project.Edit.of(
+                "Set airframe hours", p -> p.with(p.upkeep().withHours(77)))));
+        until(() -> session.shown().get().project().upkeep().hours() == 77);
+        Hand.settle();
+        toTheOwner(KeyEvent.KEY_RELEASED);
+        until(() -> robot.lookup("#renew-record").tryQuery().isPresent());
+        until(() ->
+                node("#airframe-hours") instanceof TextField f && f.getText().startsWith("77"));
+        robot.interact(() -> node("#part-hose-at-the-upper-vent").requestFocus());
+        robot.interact(() -> session.apply(ration.record.project.Edit.of(
+                "Set airframe hours", p -> p.with(p.upkeep().withHours(78)))));
+        until(() ->
+                node("#airframe-hours") instanceof TextField f && f.getText().startsWith("78"));
+        until(() -> node("#part-hose-at-the-upper-vent").isFocused());
+    }
+
+    /** To whatever has the keys now. */
+    private void toTheOwner(EventType<KeyEvent> type) {
+        robot.interact(() -> Event.fireEvent(
+                node("#upkeep-page").getScene().getFocusOwner(),
+                new KeyEvent(type, " ", " ", KeyCode.SPACE, false, false, false, false)));
     }
 
     /** What a tube did is told against the document as it was saved before. */

@@ -122,7 +122,7 @@ public final class BuildPage extends LivePage {
         timeline.setAccessibleText("What is left, along time");
         timeline.setOnAction(e -> {
             drawn = true;
-            refresh();
+            update();
         });
         chips.getChildren().addAll(Ui.tallRule(), timeline);
         bulk.setAlignment(Pos.CENTER_LEFT);
@@ -149,12 +149,12 @@ public final class BuildPage extends LivePage {
         shown = state;
         drawn = false;
         chosen = true;
-        refresh();
+        update();
     }
 
     private void pick(Optional<StepKey> key) {
         picked = key;
-        refresh();
+        update();
     }
 
     private void picked(String step) {
@@ -252,10 +252,6 @@ public final class BuildPage extends LivePage {
     }
 
     private void rows(Plan plan, PlanWords words) {
-        int at = rows.getScene() == null
-                ? -1
-                : rows.getChildren().indexOf(rows.getScene().getFocusOwner());
-        String had = at < 0 ? "" : rows.getChildren().get(at).getId();
         rows.getChildren().clear();
         List<Plan.Task> listed = plan.in(shown);
         if (!listed.isEmpty()) {
@@ -270,15 +266,6 @@ public final class BuildPage extends LivePage {
         listed.forEach(t -> rows.getChildren().add(row(t, plan, words)));
         if (listed.isEmpty()) {
             rows.getChildren().add(Ui.wrapped(none(), "soft"));
-        }
-        // a step that went to another group leaves the keys with the one that took its place
-        if (at >= 0) {
-            rows.getChildren().stream()
-                    .filter(n -> had.equals(n.getId()))
-                    .findFirst()
-                    .or(() -> Optional.of(rows.getChildren()
-                            .get(Math.min(at, rows.getChildren().size() - 1))))
-                    .ifPresent(Node::requestFocus);
         }
     }
 

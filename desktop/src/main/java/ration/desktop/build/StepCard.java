@@ -12,6 +12,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -62,10 +63,6 @@ final class StepCard extends ColumnBox {
     }
 
     void show(Optional<Plan.Task> task, Plan plan, PlanWords words) {
-        Optional<String> focused = Optional.ofNullable(getScene())
-                .map(s -> s.getFocusOwner())
-                .filter(n -> isAncestor(n.getParent()))
-                .map(n -> n.getId());
         if (!task.map(Plan.Task::key).equals(shown)) {
             trouble.setText("");
         }
@@ -81,25 +78,13 @@ final class StepCard extends ColumnBox {
             return;
         }
         fill(task.get(), plan, words);
-        String wanted = nameNext ? "step-name" : focused.orElse("");
-        nameNext = nameNext && task.get().key().kind() != StepKey.Kind.OWN;
-        Platform.runLater(() -> Optional.of(wanted)
-                .filter(w -> !w.isEmpty())
-                .map(w -> lookup("#" + w))
-                .ifPresent(n -> {
-                    n.requestFocus();
-                    if (n instanceof javafx.scene.control.TextField f) {
-                        f.selectAll();
-                    }
-                }));
-    }
-
-    private boolean isAncestor(javafx.scene.Node n) {
-        javafx.scene.Node at = n;
-        while (at != null && at != this) {
-            at = at.getParent();
+        if (nameNext && lookup("#step-name") instanceof TextField f) {
+            nameNext = false;
+            Platform.runLater(() -> {
+                f.requestFocus();
+                f.selectAll();
+            });
         }
-        return at == this;
     }
 
     private void fill(Plan.Task t, Plan plan, PlanWords words) {

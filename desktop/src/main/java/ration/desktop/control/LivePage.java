@@ -12,7 +12,8 @@ public abstract class LivePage extends BorderPane implements Arriving {
 
     private final Cover cover = new Cover(this);
     private boolean stale = true;
-    private final EachPulse pulse = new EachPulse(this::now);
+    private final Steady steady = new Steady(this);
+    private final EachPulse pulse = new EachPulse(this::follow);
 
     /**
      * A page, to be filled by its subclass.
@@ -43,10 +44,19 @@ public abstract class LivePage extends BorderPane implements Arriving {
         now();
     }
 
+    /** A button held down is let go first. */
+    private void follow() {
+        if (steady.held()) {
+            pulse.ask();
+        } else {
+            now();
+        }
+    }
+
     private void now() {
         stale = getScene() == null;
         if (!stale) {
-            cover.guard(this::refresh);
+            steady.keep(() -> cover.guard(this::refresh));
         }
     }
 

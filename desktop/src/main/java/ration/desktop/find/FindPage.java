@@ -163,7 +163,7 @@ public final class FindPage extends LivePage {
     private void practise() {
         if (practice != null) {
             leave();
-            refresh();
+            update();
             return;
         }
         long with = seed++;

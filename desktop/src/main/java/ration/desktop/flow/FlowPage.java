@@ -135,7 +135,7 @@ public final class FlowPage extends LivePage {
             lower.setText(text);
             profile.setVisible(question.isEmpty());
             ask.setVisible(question.isPresent());
-            refresh();
+            update();
         });
         return b;
     }
@@ -154,7 +154,7 @@ public final class FlowPage extends LivePage {
             profile.setVisible(false);
             ask.setVisible(false);
             pump.setVisible(true);
-            refresh();
+            update();
         });
         return b;
     }

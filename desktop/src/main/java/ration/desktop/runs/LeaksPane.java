@@ -3,7 +3,6 @@ package ration.desktop.runs;
 import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
@@ -20,6 +19,7 @@ import ration.answer.assess.Assessment;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Steady;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -35,6 +35,7 @@ final class LeaksPane extends BorderPane {
 
     private final Session session;
     private final LongWork work;
+    private final Steady steady = new Steady(this);
     private final VBox rows = new ColumnBox();
     private final Label state = Ui.wrapped("", "soft");
     private final Label weep = Ui.wrapped("", "plain-text");
@@ -165,9 +166,7 @@ final class LeaksPane extends BorderPane {
 
     private void pick(String key) {
         picked = key;
-        Optional<String> had = Optional.ofNullable(getScene().getFocusOwner()).map(Node::getId);
-        tell();
-        had.map(id -> lookup("#" + id)).ifPresent(Node::requestFocus);
+        steady.keep(this::tell);
         weep.setText("");
     }
 

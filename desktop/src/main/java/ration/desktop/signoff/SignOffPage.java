@@ -70,7 +70,7 @@ public final class SignOffPage extends LivePage {
         card = new PointCard(session, today, openTest);
         packet = new PacketCard(session, papers, c -> {
             compared = Optional.of(c);
-            refresh();
+            update();
         });
         HBox head = new RowBox(6, Ui.label("Sign-off", "page-title"), allChip);
         allChip.setId("filter-all");
@@ -106,7 +106,7 @@ public final class SignOffPage extends LivePage {
         b.setOnAction(e -> {
             b.setSelected(true);
             compared = Optional.empty();
-            refresh();
+            update();
         });
     }
 
@@ -150,7 +150,7 @@ public final class SignOffPage extends LivePage {
         if (compared.isPresent()) {
             rows.getChildren().add(new ComparisonView(compared.get(), () -> {
                 compared = Optional.empty();
-                refresh();
+                update();
             }));
         } else {
             rows.getChildren().add(head());
@@ -205,7 +205,7 @@ public final class SignOffPage extends LivePage {
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", cells.id(), () -> {
             picked = r.id();
-            refresh();
+            update();
         });
         row.setGraphic(box);
         row.getStyleClass().setAll("button", "fault-row");

@@ -94,13 +94,13 @@ public final class UpkeepPage extends LivePage {
         hours.setMinWidth(64);
         hours.onValue(h -> edit("Set airframe hours", u -> u.withHours(h)));
         card = new PartCard(session, today, this::edit, () -> pick(""), openTest);
-        renew = new RenewCard(session, today, this::edit, this::refresh, (entries, again) -> {
+        renew = new RenewCard(session, today, this::edit, this::update, (entries, again) -> {
             lastEntries = entries;
             lastAgain = again;
             session.done(entries.size() + " entries made. Work report prints them with the tests to repeat.");
-            refresh();
+            update();
         });
-        joints = new JointCard(session, today, this::edit, this::refresh);
+        joints = new JointCard(session, today, this::edit, this::update);
         this.reports = reports;
         form = new PartForm(session, today, this::edit, id -> pick(id));
         HBox head = new RowBox(
@@ -169,7 +169,7 @@ public final class UpkeepPage extends LivePage {
 
     private void pick(String id) {
         picked = id;
-        refresh();
+        update();
     }
 
     @Override
@@ -290,7 +290,7 @@ public final class UpkeepPage extends LivePage {
         Button row = Ui.button("", "part-" + d.part().id(), () -> {
             if (renew.on()) {
                 renew.press(d.part().id());
-                refresh();
+                update();
             } else {
                 joints.end();
                 pick(d.part().id());
