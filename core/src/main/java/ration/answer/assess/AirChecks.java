@@ -33,8 +33,8 @@ import ration.verdict.standard.Subject;
 /** Vents, traps, drains, the strainer's place. */
 final class AirChecks {
 
-    /** Drop in a vent in flight, Pa: an inch and a half of fuel; common practice, no source. */
-    private static final double MOST_DROP = 250;
+    /** Drop in a vent in flight, Pa. */
+    private static final double MOST_DROP = Vents.MOST_DROP;
 
     private static final double ADVICE = 1.02;
     /** Flows closer than this share are alike: the layout is not known better. */

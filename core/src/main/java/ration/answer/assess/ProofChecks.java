@@ -97,6 +97,15 @@ final class ProofChecks {
             case GAUGE_CHECK -> Optional.of(Check.PROOF_GAUGE_CHECK);
             case RUN_LOG -> Optional.of(Check.PROOF_RUN_LOG);
             case HOT_RESTART -> Optional.of(Check.PROOF_HOT_RESTART);
+            case BENCH -> Optional.of(Check.PROOF_BENCH);
+            case CLEAN -> Optional.of(Check.PROOF_CLEAN);
+            case EMPTYING -> Optional.of(Check.PROOF_EMPTYING);
+            case REGULATOR -> Optional.of(Check.PROOF_REGULATOR);
+            case PRIMING -> Optional.of(Check.PROOF_PRIMING);
+            case JET -> Optional.of(Check.PROOF_JET);
+            case RETURN -> Optional.of(Check.PROOF_RETURN);
+            case HOLD -> Optional.of(Check.PROOF_HOLD);
+            case TANK_RETURN -> Optional.of(Check.PROOF_TANK_RETURN);
         };
     }
 }

@@ -336,7 +336,20 @@ public record Plan(
         /** Which test comes before which: air before fuel, dry before running. Common practice, no source. */
         private static boolean before(TestKind first, TestKind then) {
             return switch (then) {
-                case DRAIN, FILL, TOP_OFF, FLOW, PUMP_FLOW, DRAINS, SELECTOR_OFF -> first == TestKind.TANK_PRESSURE;
+                case DRAIN,
+                        FILL,
+                        TOP_OFF,
+                        EMPTYING,
+                        FLOW,
+                        PUMP_FLOW,
+                        PRIMING,
+                        JET,
+                        RETURN,
+                        HOLD,
+                        TANK_RETURN,
+                        DRAINS,
+                        SELECTOR_OFF -> first == TestKind.TANK_PRESSURE || first == TestKind.CLEAN;
+                case REGULATOR -> first == TestKind.OVERNIGHT || first == TestKind.TANK_PRESSURE;
                 case OVERNIGHT -> first == TestKind.TANK_PRESSURE || first == TestKind.LINE_PRESSURE;
                 case FIRST_RUN ->
                     first == TestKind.OVERNIGHT
@@ -347,7 +360,9 @@ public record Plan(
                             || first == TestKind.SELECTOR_OFF;
                 case RUN_LOG -> first == TestKind.FIRST_RUN;
                 case HOT_RESTART -> first == TestKind.RUN_LOG || first == TestKind.FIRST_RUN;
-                case TANK_PRESSURE,
+                case BENCH,
+                        CLEAN,
+                        TANK_PRESSURE,
                         LINE_PRESSURE,
                         DEAD_HEAD,
                         CHECK_HOLDS,

@@ -78,6 +78,19 @@ final class Outcomes {
             case TOP_OFF -> topOff(w, work);
             case FLOW, PUMP_FLOW -> flow(w, sheet);
             case DEAD_HEAD -> deadHead(w, sheet);
+            case BENCH -> looked(sheet, "", 0, Unit.ONE, "tight, and does its work");
+            case CLEAN -> looked(sheet, "", 0, Unit.ONE, "flushed, dry, drained clean");
+            case EMPTYING ->
+                Emptying.outcome(
+                        system.item(w.subject()).flatMap(i -> i.only(Tank.class)),
+                        basis.map(b -> b.bodies().get(w.subject())),
+                        basis.map(
+                                b -> brief.envelope().parkedAttitude().gravity().up()),
+                        sheet);
+            case REGULATOR, PRIMING, JET, RETURN, HOLD, TANK_RETURN ->
+                basis.map(b -> new PumpsOn(b, brief).outcome(w, sheet))
+                        .orElseGet(() -> Outcome.open(
+                                NOTHING, NOTHING, u -> "not run", u -> "Cannot predict: fix the layout first."));
             case OVERNIGHT -> looked(sheet, "hours", 10, Unit.ONE, "every fitting dry, 10 h or more");
             case FIRST_RUN -> looked(sheet, "minutes", Unit.MINUTE.toSi(1), Unit.MINUTE, "every fitting dry");
             case VENTS -> looked(sheet, "", 0, Unit.ONE, "air flows through every vent");

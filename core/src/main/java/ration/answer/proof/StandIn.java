@@ -3,8 +3,10 @@ package ration.answer.proof;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import ration.aircraft.condition.Faults;
 import ration.base.quantity.Unit;
 import ration.physics.flow.FlowBasis;
 import ration.record.evidence.TestKind;
@@ -33,9 +35,19 @@ public final class StandIn {
     private final double kelvin;
     private final double dead;
     private final Random random;
+    /** What the figures of a test with the pumps on read, SI. */
+    private final Map<String, Double> reads;
+
     private double poured;
 
-    private StandIn(TestKind kind, Optional<OpenLine> line, double kelvin, double dead, Random random) {
+    private StandIn(
+            TestKind kind,
+            Optional<OpenLine> line,
+            double kelvin,
+            double dead,
+            Map<String, Double> reads,
+            Random random) {
+        this.reads = reads;
         this.kind = kind;
         this.line = line;
         this.kelvin = kelvin;
@@ -44,8 +56,13 @@ public final class StandIn {
         off = 1 + OFF * random.nextGaussian();
     }
 
-    /** For a test as far as it is entered. */
+    /** For a test as far as it is entered, of a sound aircraft. */
     public static StandIn of(FlowBasis basis, Brief brief, String subject, Work.Sheet sheet, long seed) {
+        return of(basis, brief, subject, sheet, Faults.NONE, seed);
+    }
+
+    /** The same with something failed in it, as far as the pumps are on in the test. */
+    public static StandIn of(FlowBasis basis, Brief brief, String subject, Work.Sheet sheet, Faults failed, long seed) {
         double dead = basis.system()
                 .item(subject)
                 .flatMap(i -> i.only(ration.aircraft.model.Pump.class))
@@ -59,6 +76,7 @@ public final class StandIn {
                 OpenLine.of(basis, brief, sheet),
                 sheet.figure("fuel").orElse(brief.fuelKelvin()),
                 dead,
+                new PumpsOn(basis, brief, failed).plays(sheet.kind(), subject, sheet),
                 new Random(seed));
     }
 
@@ -81,8 +99,27 @@ public final class StandIn {
         if (kind == TestKind.DEAD_HEAD) {
             lines.add(line(seconds, "rail", Unit.PSI.fromSi(dead * off + PRESSURE * random.nextGaussian()), Unit.PSI));
         }
+        reads.forEach((key, si) -> play(seconds, since, key, si).ifPresent(lines::add));
         lines.add(line(seconds, "fuel", Unit.CELSIUS.fromSi(kelvin) + WARMTH * random.nextGaussian(), Unit.CELSIUS));
         return lines;
+    }
+
+    /** A pressure, a time, or what has run by now. */
+    private Optional<String> play(double seconds, double since, String key, double si) {
+        return switch (kind) {
+            case REGULATOR, HOLD ->
+                Optional.of(line(seconds, key, Unit.PSI.fromSi(si * off + PRESSURE * random.nextGaussian()), Unit.PSI));
+            case TANK_RETURN ->
+                Optional.of(line(seconds, key, Unit.INCH_OF_WATER.fromSi(si * off), Unit.INCH_OF_WATER));
+            case PRIMING -> Optional.of(line(seconds, key, si * off, Unit.SECOND));
+            case JET -> {
+                poured += si * off * since;
+                double can = Math.max(0, poured + CAN * random.nextGaussian());
+                yield Optional.of(line(seconds, key, Unit.GALLON.fromSi(can), Unit.GALLON));
+            }
+            case RETURN -> Optional.of(line(seconds, key, Unit.GALLON.fromSi(si * seconds), Unit.GALLON));
+            default -> Optional.empty();
+        };
     }
 
     private static String line(double seconds, String channel, double value, Unit unit) {

@@ -18,9 +18,12 @@ import ration.aircraft.model.Fitout;
 import ration.aircraft.model.FlowSender;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.GaugePort;
+import ration.aircraft.model.JetPump;
 import ration.aircraft.model.Pump;
+import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Selector;
+import ration.aircraft.model.ShutOff;
 import ration.aircraft.model.Tank;
 import ration.aircraft.topology.Topology;
 import ration.base.geometry.Point3;
@@ -266,7 +269,17 @@ public final class TestProgram {
                     "gauge marks, level or parked",
                     brief.cite(Subject.GAUGE_ZERO));
             add.one(TestKind.TOP_OFF, t.id(), false, "capacity by fuel-pump meter", PRACTICE);
+            add.one(
+                    TestKind.CLEAN,
+                    t.id(),
+                    t.fitout().has(Fitout.Piece.ACCESS_PLATE),
+                    "flushed, dry, drained clean",
+                    PRACTICE);
+            if (t.drain().isPresent()) {
+                add.one(TestKind.EMPTYING, t.id(), false, "time and fuel left, parked", PRACTICE);
+            }
         }
+        bench(add, system);
         List<Map<String, String>> positions = Topology.positions(system);
         if (!pumped) {
             for (Map<String, String> position : positions) {
@@ -298,6 +311,7 @@ public final class TestProgram {
         }
         pumps.forEach(
                 p -> add.one(TestKind.DEAD_HEAD, p.id(), pumped, "running pressure and dead-head pressure", PRACTICE));
+        running(add, system, pumps, positions);
         whole(add, TestKind.OVERNIGHT, "every fitting dry overnight", PRACTICE);
         system.tanks()
                 .forEach(t -> add.one(
@@ -323,6 +337,45 @@ public final class TestProgram {
         add.one(TestKind.HOT_RESTART, "", false, "starts at peak heat soak", PRACTICE);
         all.sort(Comparator.comparing(w -> w.kind().group()));
         return all;
+    }
+
+    /** Parts that come from elsewhere and do something. */
+    private static void bench(Adding add, FuelSystem system) {
+        Stream.of(
+                        system.all(Pump.class),
+                        system.all(Regulator.class),
+                        system.all(CheckValve.class),
+                        system.all(CheckBlock.class),
+                        system.all(Selector.class),
+                        system.all(ShutOff.class))
+                .flatMap(s -> s)
+                .forEach(i -> add.one(TestKind.BENCH, i.id(), false, "tight, and does its work", PRACTICE));
+    }
+
+    /** What is seen with the pumps on. */
+    private static void running(Adding add, FuelSystem system, List<Pump> pumps, List<Map<String, String>> positions) {
+        system.all(Regulator.class)
+                .forEach(r -> add.one(
+                        TestKind.REGULATOR, r.id(), true, "its setting at idle and full power, no creep", PRACTICE));
+        pumps.forEach(p -> add.one(TestKind.PRIMING, p.id(), false, "seconds to steady pressure", PRACTICE));
+        system.all(JetPump.class)
+                .forEach(j -> add.one(TestKind.JET, j.id(), true, "suction flow of takeoff demand or more", PRACTICE));
+        List<Tank> back =
+                system.tanks().stream().filter(t -> !t.returns().isEmpty()).toList();
+        if (!back.isEmpty() && !pumps.isEmpty()) {
+            positions.forEach(p -> add.set(
+                    TestKind.RETURN,
+                    "",
+                    new Handles(p, Set.of(), Set.of()),
+                    true,
+                    "the level rises in the right tank only",
+                    PRACTICE));
+            back.forEach(
+                    t -> add.one(TestKind.TANK_RETURN, t.id(), true, "tank pressure, all pumps returning", PRACTICE));
+        }
+        if (!pumps.isEmpty()) {
+            add.one(TestKind.HOLD, "", false, "half the pressure or more after 5 min", PRACTICE);
+        }
     }
 
     private static void instruments(Adding add, FuelSystem system, Brief brief) {

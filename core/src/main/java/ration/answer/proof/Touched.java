@@ -11,7 +11,9 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Item;
+import ration.aircraft.model.JetPump;
 import ration.aircraft.model.Pump;
+import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Selector;
 import ration.aircraft.model.SomeKinds;
@@ -126,7 +128,7 @@ public record Touched(List<String> ended, List<String> asked) {
             case SENDER -> Set.of(TestKind.LEVEL_SENDER, TestKind.FLOW_SENDER, TestKind.GAUGE_CHECK);
             case SIGHT_TUBE -> Set.of(TestKind.FILL);
             case RUBBER_HOSE, PTFE_HOSE -> Set.of(TestKind.LINE_PRESSURE);
-            case PLATE, SEALANT -> Set.of(TestKind.TANK_PRESSURE);
+            case PLATE, SEALANT -> Set.of(TestKind.TANK_PRESSURE, TestKind.CLEAN);
             case SCREEN, FILTER_ELEMENT, SEALS, PUMP, CAP_SEAL, TEMPORARY, OTHER -> Set.of();
         };
     }
@@ -155,6 +157,16 @@ public record Touched(List<String> ended, List<String> asked) {
         @Override
         public Set<TestKind> pump(Pump pump) {
             return Set.of(TestKind.PUMP_FLOW, TestKind.DEAD_HEAD);
+        }
+
+        @Override
+        public Set<TestKind> regulator(Regulator regulator) {
+            return Set.of(TestKind.REGULATOR);
+        }
+
+        @Override
+        public Set<TestKind> jetPump(JetPump jetPump) {
+            return Set.of(TestKind.JET);
         }
     };
 

@@ -5,6 +5,11 @@ public final class Vents {
 
     /** Between a slow and a fast change of trapped air; common practice, no source. */
     public static final double POLYTROPIC = 1.2;
+    /**
+     * Most a tank may stand over or under the air outside in use, Pa: an inch and a half of fuel; common practice, no
+     * source.
+     */
+    public static final double MOST_DROP = 250;
 
     private Vents() {}
 

@@ -335,6 +335,14 @@ public final class TestCards {
             case SELECTOR_OFF, CHECK_HOLDS -> "can, bonding lead, clock, extinguisher";
             case VENTS -> "squeeze bulb, strip of tape, helper at the vent outlet";
             case DRAINS -> "bowl, a cup of water, level, extinguisher";
+            case BENCH -> "plugs, hand pump with a gauge, soap, bucket, extinguisher";
+            case CLEAN -> "water, lint-free cloth, light, mirror, can, extinguisher";
+            case EMPTYING -> "cans, bonding leads, clock, dipstick, extinguisher";
+            case REGULATOR -> "gauge, clear hose, voltmeter, chocks, somebody at the controls, extinguisher";
+            case PRIMING, HOLD -> "gauge, clear hose, voltmeter, clock, extinguisher";
+            case JET -> "two marked cans, bonding leads, stopwatch, voltmeter, extinguisher";
+            case RETURN -> "dipstick, marking tape, clock, extinguisher";
+            case TANK_RETURN -> "clear hose as a U-tube, water, ruler, voltmeter, extinguisher";
             case FLOW_SENDER -> "marked can, counter, bonding leads, extinguisher";
             case RUN_LOG, HOT_RESTART -> "thermocouples, logger, chocks, somebody at the controls, extinguisher";
         };

@@ -45,7 +45,10 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
         VENTS,
         DRAINS,
         SEAMS,
-        START
+        START,
+        TANKS,
+        BENCH,
+        CLEAN
     }
 
     /**
@@ -105,6 +108,17 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
             case DRAINS -> SamplingCard.of(system).forEach(d -> all.put(d.item(), d.name()));
             case SEAMS -> all.put("seams", "Seams, fittings, cap and plates");
             case START -> all.put("start", "The engine");
+            case TANKS -> system.tanks().forEach(t -> all.put(t.id(), t.name()));
+            case BENCH -> {
+                all.put("leak", "No leak, at its working pressure");
+                all.put("works", "Does what it is bought for");
+            }
+            case CLEAN -> {
+                all.put("flushed", "Flushed through an open plate, no particles");
+                all.put("dry", "Dry inside: no water, no cloth, no tool");
+                all.put("drained", "First fuel drained until clean");
+                all.put("filter", "Strainer or filter behind it opened and clean");
+            }
             case NONE, REPEATS -> {
                 // nothing of the layout
             }

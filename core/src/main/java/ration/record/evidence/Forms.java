@@ -59,6 +59,73 @@ final class Forms {
                         NONE,
                         List.of(),
                         1));
+            case BENCH -> Optional.of(new Form(List.of(), List.of(), Form.Pieces.BENCH, Grade.CHECKED, 1));
+            case CLEAN -> Optional.of(new Form(List.of(), List.of(), Form.Pieces.CLEAN, Grade.CHECKED, 1));
+            case EMPTYING ->
+                Optional.of(new Form(
+                        List.of(
+                                new Ask(CONTENTS, "Fuel in the tank before", Unit.GALLON, 1e-6, 2, true),
+                                ask("seconds", "Time until the stream breaks", Unit.SECOND, 1, 36_000, true),
+                                new Ask("rest", "Left in the tank", Unit.GALLON, 0, 2, true),
+                                ask("bore", "Bore of the drain", Unit.INCH, 0.02, 2, false)),
+                        List.of(),
+                        NONE,
+                        List.of(),
+                        1));
+            case REGULATOR ->
+                Optional.of(new Form(
+                        List.of(
+                                volts(false),
+                                psi("idle", "Engine idling", true),
+                                psi("full", "Full power", true),
+                                psi("off", "Idling, reference hose off", false),
+                                psi("creep", "Pumps on, engine off, after 1 min", true)),
+                        List.of(),
+                        NONE,
+                        List.of(),
+                        1));
+            case PRIMING ->
+                Optional.of(new Form(
+                        List.of(
+                                volts(false),
+                                ask("seconds", "Pump on until pressure is steady", Unit.SECOND, 0.1, 3600, true)),
+                        List.of(),
+                        NONE,
+                        List.of(),
+                        1));
+            case JET ->
+                Optional.of(new Form(
+                        List.of(contents(), volts(false), warm()),
+                        List.of(new Ask("volume", "Drawn from the can", Unit.GALLON, 1e-6, 0.5, true), time()),
+                        REPEATS,
+                        List.of(),
+                        3));
+            case RETURN ->
+                Optional.of(new Form(
+                        List.of(minutes("minutes", "Pumps on, engine off, for", true)),
+                        List.of(),
+                        Form.Pieces.TANKS,
+                        Grade.LEVEL,
+                        1));
+            case HOLD ->
+                Optional.of(new Form(
+                        List.of(
+                                psi("start", "Pressure at shutoff", true),
+                                minutes("minutes", "Observed for", true),
+                                psi("end", "Pressure at the end", true)),
+                        List.of(),
+                        NONE,
+                        List.of(),
+                        1));
+            case TANK_RETURN ->
+                Optional.of(new Form(
+                        List.of(
+                                ask("pressure", "Tank over outside air", Unit.INCH_OF_WATER, -30, 150, true),
+                                volts(false)),
+                        List.of(),
+                        NONE,
+                        List.of(),
+                        1));
             case OVERNIGHT ->
                 Optional.of(new Form(
                         List.of(ask("hours", "Hours wrapped", Unit.ONE, 0.5, 200, true)),

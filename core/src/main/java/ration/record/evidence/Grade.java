@@ -20,7 +20,13 @@ public enum Grade {
     FOUND("water found", Verdict.HOLDS),
     MISSED("water missed", Verdict.FAILS),
     STARTED("started", Verdict.HOLDS),
-    NO_START("did not start", Verdict.FAILS);
+    NO_START("did not start", Verdict.FAILS),
+    GOOD("good", Verdict.HOLDS),
+    BAD("not good", Verdict.FAILS),
+    /** Of a level: whether that is right depends on the tank, so it says nothing by itself. */
+    RISES("rises", Verdict.HOLDS),
+    STAYS("stays", Verdict.HOLDS),
+    FALLS("falls", Verdict.HOLDS);
 
     private final String word;
     private final Verdict verdict;
@@ -49,6 +55,11 @@ public enum Grade {
     public static final List<Grade> WATER = List.of(FOUND, MISSED);
     /** Started hot. */
     public static final List<Grade> START = List.of(STARTED, NO_START);
+
+    /** Looked at, and good or not. */
+    public static final List<Grade> CHECKED = List.of(GOOD, BAD);
+    /** What the level of a tank does. */
+    public static final List<Grade> LEVEL = List.of(RISES, STAYS, FALLS);
 
     /** The grade of this word. */
     public static Optional<Grade> worded(String word) {

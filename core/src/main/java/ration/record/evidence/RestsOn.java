@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import ration.aircraft.condition.Handles;
+import ration.aircraft.model.CheckBlock;
+import ration.aircraft.model.CheckValve;
 import ration.aircraft.model.EngineInlet;
 import ration.aircraft.model.Field;
 import ration.aircraft.model.FieldSheet;
@@ -78,9 +80,41 @@ final class RestsOn {
             case FLOW, PUMP_FLOW -> on.path(handles);
             case DEAD_HEAD -> {
                 on.part(subject);
-                on.system.all(Regulator.class).forEach(on::part);
-                Topology topology = known.topology();
-                on.system.runs().stream().filter(topology::returns).forEach(on::part);
+                on.returning();
+            }
+            case BENCH -> {
+                on.renewed(subject);
+                on.part(subject);
+            }
+            case CLEAN ->
+                built.tank(subject).ifPresent(t -> {
+                    on.plate(t);
+                    on.renewed(t.id());
+                });
+            case EMPTYING -> {
+                built.tank(subject)
+                        .ifPresent(t -> on.lines.putAll(known.inputs(t).lines()));
+                on.parked();
+                on.drain(subject);
+            }
+            case REGULATOR -> on.pressed(subject);
+            case PRIMING -> on.everyPath();
+            case JET -> {
+                on.pressed(subject);
+                known.topology().meeting(subject).forEach(on::part);
+            }
+            case RETURN -> {
+                on.pressed("");
+                on.system.selectors().forEach(on::part);
+            }
+            case HOLD -> {
+                on.pressed("");
+                on.system.all(CheckValve.class).forEach(on::part);
+                on.system.all(CheckBlock.class).forEach(on::part);
+            }
+            case TANK_RETURN -> {
+                on.pressed("");
+                on.vents();
             }
             case OVERNIGHT -> {
                 on.system.runs().forEach(on::joints);
@@ -112,6 +146,20 @@ final class RestsOn {
 
     private void line(String id, String what, String value) {
         lines.put(id + ": " + what, value);
+    }
+
+    /** What holds the pressure and what leads the rest back. */
+    private void returning() {
+        system.all(Regulator.class).forEach(this::part);
+        Topology topology = known.topology();
+        system.runs().stream().filter(topology::returns).forEach(this::part);
+    }
+
+    /** What makes the pressure, holds it and leads the rest back, and one part beside. */
+    private void pressed(String subject) {
+        part(subject);
+        system.all(Pump.class).forEach(this::part);
+        returning();
     }
 
     private void parked() {
@@ -329,11 +377,15 @@ final class RestsOn {
         }
     }
 
+    private void drain(String id) {
+        system.item(id).ifPresent(item -> FieldSheet.of(item).stream()
+                .filter(f -> f.key().startsWith("drain"))
+                .forEach(f -> line(id, f.key(), figure(f, item))));
+    }
+
     private void drains() {
         for (Item item : system.items()) {
-            FieldSheet.of(item).stream()
-                    .filter(f -> f.key().startsWith("drain"))
-                    .forEach(f -> line(item.id(), f.key(), figure(f, item)));
+            drain(item.id());
             item.only(Header.class).filter(Header::drain).ifPresent(h -> line(h.id(), "drain", "fitted"));
             item.only(Strainer.class)
                     .ifPresent(s -> line(

@@ -60,6 +60,129 @@ final class SheetSteps {
                                 "idle",
                                 "full",
                                 "shut"));
+            case BENCH ->
+                begin(
+                        kind,
+                        on,
+                        "Plug the part and put it under its working pressure, with soap. Then check its work: regulator"
+                                + " setting, check valve direction, selector OFF, sender sweep without a jump.",
+                        step(
+                                Asks.EACH,
+                                "Check it on the bench",
+                                "New parts fail too. Renew o-rings stored for years first.",
+                                PRESSURE));
+            case CLEAN ->
+                begin(
+                        kind,
+                        on,
+                        "Flush the tank with plenty of water through the open plate. Dry it completely.",
+                        step(
+                                Asks.EACH,
+                                "Look, drain, open the first filter",
+                                "Drain the first fuel until clean. Open the first strainer or filter after the first"
+                                        + " ground run.",
+                                FUEL));
+            case EMPTYING ->
+                begin(
+                        kind,
+                        on,
+                        "Parked attitude, cap off, drain over a can. Stop the clock when the stream breaks. Measure the"
+                                + " fuel left: dipstick, or pump it out.",
+                        step(
+                                Asks.FIGURES,
+                                "Drain the tank",
+                                "Change cans with the drain closed and the clock stopped.",
+                                FUEL,
+                                Forms.CONTENTS,
+                                "seconds",
+                                "rest",
+                                "bore"));
+            case REGULATOR ->
+                begin(
+                        kind,
+                        on,
+                        "Connect a gauge at the regulator, on the regulated side.",
+                        step(
+                                Asks.FIGURES,
+                                "Pumps on, engine off",
+                                "Read after 1 min. Pressure creeping up: leaking seat.",
+                                LIVE,
+                                "volts",
+                                "creep"),
+                        step(
+                                Asks.FIGURES,
+                                "Run the engine, read the gauge",
+                                "1 Idle. 2 Full power. 3 Idle with the reference hose off, if installed: pressure rises"
+                                        + " by the manifold depression.",
+                                PROPELLER,
+                                "idle",
+                                "full",
+                                "off"));
+            case PRIMING ->
+                begin(
+                        kind,
+                        on,
+                        "Lines drained from tank to engine, fuel in the tank. Gauge at the rail or carburetor."
+                                + " This pump only.",
+                        step(
+                                Asks.FIGURES,
+                                "Pump on, clock on",
+                                "Stop the clock when the pressure is steady. Most key switches run the pump 2 to 3 s.",
+                                LIVE,
+                                "volts",
+                                "seconds"));
+            case JET ->
+                begin(
+                        kind,
+                        on,
+                        "Electric pumps on, engine off. Put the suction line of the jet pump in a marked can of"
+                                + " fuel, at tank height.",
+                        step(
+                                Asks.FIGURES,
+                                "Set the fuel",
+                                "Low fuel in every tank.",
+                                FUEL,
+                                Forms.CONTENTS,
+                                "volts",
+                                "fuel"),
+                        step(
+                                Asks.ROW,
+                                "Time the draw",
+                                "From mark to mark. Three runs; the lowest is the result.",
+                                LIVE));
+            case RETURN ->
+                begin(
+                        kind,
+                        on,
+                        "Mark the level in every tank. Set the selector as named. Electric pumps on, engine off.",
+                        step(Asks.FIGURES, "Run the pumps", "10 min shows 1 gal at 6 gph.", LIVE, "minutes"),
+                        step(Asks.EACH, "Record: each level, compared with its mark", "", FUEL));
+            case HOLD ->
+                begin(
+                        kind,
+                        on,
+                        "Gauge at the rail or carburetor. Pumps on until steady, then off.",
+                        step(
+                                Asks.FIGURES,
+                                "Pumps off, watch the gauge",
+                                "5 min or more. A fast drop is a leaking check valve or a leak.",
+                                LIVE,
+                                "start",
+                                "minutes",
+                                "end"));
+            case TANK_RETURN ->
+                begin(
+                        kind,
+                        on,
+                        "Water U-tube at the filler, opening sealed. Select the position that returns most to this"
+                                + " tank. All electric pumps on, engine off. 1 inH2O = 0.0361 psi.",
+                        step(
+                                Asks.FIGURES,
+                                "Read the U-tube",
+                                "Above 10 inH2O: stop the pumps at once.",
+                                LIVE,
+                                "pressure",
+                                "volts"));
             case OVERNIGHT ->
                 begin(
                         kind,

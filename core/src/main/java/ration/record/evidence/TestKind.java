@@ -4,19 +4,28 @@ import java.util.Optional;
 
 /** Every test a fuel system gets, in the order of the work. What each asks and keeps is its {@link Form}. */
 public enum TestKind {
+    BENCH("bench", Group.PARTS, "Bench check before fitting", On.ITEM, "Parts as bought"),
+    CLEAN("clean", Group.PARTS, "Cleanliness after tank work", On.TANK, "Contamination"),
     DRAIN("drain", Group.QUANTITY, "Drain test", On.TANK, "Unusable fuel"),
     FILL("fill", Group.QUANTITY, "Fill and mark", On.TANK, "Gauge marks"),
     TOP_OFF("top-off", Group.QUANTITY, "Top-off", On.TANK, "Capacity"),
+    EMPTYING("emptying", Group.QUANTITY, "Emptying by the drain", On.TANK, "Draining"),
     FLOW("flow", Group.FLOW, "Nose-up flow", On.POSITION, "Flow margin"),
     PUMP_FLOW("pump-flow", Group.FLOW, "Single-pump flow", On.PUMP_IN_POSITION, "Flow margin"),
     DEAD_HEAD("dead-head", Group.FLOW, "Dead-head pressure", On.ITEM, "Pressures"),
+    REGULATOR("regulator", Group.FLOW, "Regulated pressure", On.ITEM, "Pressures"),
+    PRIMING("priming", Group.FLOW, "Priming time", On.ITEM, "Starting"),
+    JET("jet", Group.FLOW, "Jet pump flow", On.ITEM, "Flow margin"),
+    RETURN("return", Group.FLOW, "Return destination", On.POSITION, "Returns"),
     OVERNIGHT("overnight", Group.TIGHT, "Overnight leak check", On.AIRCRAFT, "Leaks"),
     TANK_PRESSURE("tank-pressure", Group.TIGHT, "Tank pressure test", On.TANK, "Leaks"),
     LINE_PRESSURE("line-pressure", Group.TIGHT, "Line pressure test", On.AIRCRAFT, "Leaks"),
     SELECTOR_OFF("selector-off", Group.TIGHT, "OFF shutoff check", On.ITEM, "OFF shuts off"),
     CHECK_HOLDS("check-holds", Group.TIGHT, "Check valve leak check", On.ITEM, "No reverse flow"),
+    HOLD("hold", Group.TIGHT, "Pressure hold after shutoff", On.AIRCRAFT, "No reverse flow"),
     FIRST_RUN("first-run", Group.TIGHT, "Leak check after first run", On.AIRCRAFT, "Leaks"),
     VENTS("vents", Group.AIR, "Vent flow check", On.AIRCRAFT, "Vents"),
+    TANK_RETURN("tank-return", Group.AIR, "Tank pressure while fuel returns", On.TANK, "Vents"),
     DRAINS("drains", Group.AIR, "Water drain check", On.AIRCRAFT, "Water"),
     LEVEL_SENDER("level-sender", Group.INSTRUMENTS, "Level sender", On.TANK, "Gauge zero"),
     FLOW_SENDER("flow-sender", Group.INSTRUMENTS, "Flow sender", On.ITEM, "Readings"),
@@ -26,6 +35,7 @@ public enum TestKind {
 
     /** What a test is about. */
     public enum Group {
+        PARTS("Parts"),
         QUANTITY("Quantity"),
         FLOW("Flow"),
         TIGHT("Tight"),
@@ -76,7 +86,6 @@ public enum TestKind {
         return group;
     }
 
-    /** What people call it. */
     /** As on its line in a list, where its group and the item stand beside it. */
     public String brief() {
         return switch (this) {
@@ -89,6 +98,15 @@ public enum TestKind {
             case CHECK_HOLDS -> "Check valve";
             case FIRST_RUN -> "After first run";
             case RUN_LOG -> "Run and soak log";
+            case BENCH -> "Bench";
+            case CLEAN -> "Clean";
+            case EMPTYING -> "Emptying";
+            case REGULATOR -> "Regulator";
+            case JET -> "Jet pump";
+            case PRIMING -> "Priming";
+            case RETURN -> "Return";
+            case HOLD -> "Pressure hold";
+            case TANK_RETURN -> "While fuel returns";
             default -> title;
         };
     }

@@ -105,7 +105,16 @@ public enum Check {
     PROOF_FLOW_SENDER("proof.flow-sender", Topic.HANGAR, "Flow sender", Answers.WHEN_IT_CONCERNS),
     PROOF_GAUGE_CHECK("proof.gauge-check", Topic.HANGAR, "Pressure gauge", Answers.WHEN_IT_CONCERNS),
     PROOF_RUN_LOG("proof.run-log", Topic.HANGAR, "Engine run and heat soak logged", Answers.WHEN_IT_CONCERNS),
-    PROOF_HOT_RESTART("proof.hot-restart", Topic.HANGAR, "Hot restart", Answers.WHEN_IT_CONCERNS);
+    PROOF_HOT_RESTART("proof.hot-restart", Topic.HANGAR, "Hot restart", Answers.WHEN_IT_CONCERNS),
+    PROOF_BENCH("proof.bench", Topic.HANGAR, "Part checked before fitting", Answers.WHEN_IT_CONCERNS),
+    PROOF_CLEAN("proof.clean", Topic.HANGAR, "Tank clean after work", Answers.WHEN_IT_CONCERNS),
+    PROOF_EMPTYING("proof.emptying", Topic.HANGAR, "Tank empties by its drain", Answers.WHEN_IT_CONCERNS),
+    PROOF_REGULATOR("proof.regulator", Topic.HANGAR, "Regulated pressure measured", Answers.WHEN_IT_CONCERNS),
+    PROOF_PRIMING("proof.priming", Topic.HANGAR, "Priming time", Answers.WHEN_IT_CONCERNS),
+    PROOF_JET("proof.jet", Topic.HANGAR, "Jet pump flow measured", Answers.WHEN_IT_CONCERNS),
+    PROOF_RETURN("proof.return", Topic.HANGAR, "Fuel returns to the right tank", Answers.WHEN_IT_CONCERNS),
+    PROOF_HOLD("proof.hold", Topic.HANGAR, "Pressure holds after shutoff", Answers.WHEN_IT_CONCERNS),
+    PROOF_TANK_RETURN("proof.tank-return", Topic.HANGAR, "Tank pressure while fuel returns", Answers.WHEN_IT_CONCERNS);
 
     /** The page a check belongs to. */
     public enum Topic {
