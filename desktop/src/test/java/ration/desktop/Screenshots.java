@@ -120,6 +120,12 @@ public final class Screenshots {
             fire(scene, "#rail-hangar");
             later(scene, "#wanted-flow-selector-fuselage");
         });
+        SCENES.put("hangar-pump", (s, scene) -> {
+            s.show(ration.record.project.Pattern.TWO_PUMPS_PARALLEL.project(), null);
+            fire(scene, "#rail-hangar");
+            later(scene, "#wanted-return-selector-left");
+            later(scene, "#test-begin");
+        });
         SCENES.put("vapor", (s, scene) -> {
             demo(s, "brindle-a2");
             fire(scene, "#ledger-vapor");

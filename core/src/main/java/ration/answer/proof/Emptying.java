@@ -76,7 +76,8 @@ record Emptying(double stays, double seconds) {
                 sheet.figure("bore").orElse(Double.NaN));
         double most = Math.max(e.stays + OFF, e.stays * (1 + OFF_SHARE));
         Wording needs = u -> "maximum " + u.fineVolume(most) + " left";
-        Wording predicted = u -> u.fineVolume(e.stays) + (Double.isNaN(e.seconds) ? "" : ", " + minutes(e.seconds));
+        Wording predicted = u -> u.fineVolume(e.stays);
+        String time = Double.isNaN(e.seconds) ? "" : " in " + minutes(e.seconds);
         if (contents.isEmpty() || rest.isEmpty() || took.isEmpty()) {
             return Outcome.open(
                     needs,
@@ -97,7 +98,7 @@ record Emptying(double stays, double seconds) {
                 predicted,
                 u -> u.fineVolume(rest.getAsDouble()),
                 u -> u.fineVolume(rest.getAsDouble()) + " left after " + minutes(took.getAsDouble()) + "; computed "
-                        + predicted.in(u) + "."
+                        + predicted.in(u) + time + "."
                         + (byRest == Verdict.FAILS
                                 ? " More stays than the shape holds back: parked otherwise, or a"
                                         + " passage is blocked."

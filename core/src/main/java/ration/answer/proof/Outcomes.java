@@ -348,6 +348,23 @@ final class Outcomes {
                 standing(), byLine().values().stream().mapToDouble(p -> p).max().orElse(0));
     }
 
+    /**
+     * What each line is put under: so much over what it stands against shut ends, Pa by its id. A suction line lets air
+     * in where it would not leak fuel: no line is put under less than a tank is.
+     */
+    Map<String, Double> testPressures() {
+        Map<String, Double> by = byLine();
+        double unknown = by.getOrDefault("", 0.0);
+        Map<String, Double> all = new java.util.LinkedHashMap<>();
+        system.runs()
+                .forEach(r -> all.put(
+                        r.id(),
+                        Math.max(
+                                tankPressure("pressure"),
+                                PROOF * Math.max(standing(), by.getOrDefault(r.id(), unknown)))));
+        return all;
+    }
+
     /** What each line sees with every pump against a shut end, Pa by its id; nothing where it has no answer. */
     private Map<String, Double> byLine() {
         if (byLine == null) {

@@ -291,16 +291,18 @@ final class PumpsOn {
         Wording needs = u -> u.text(setting, Dimension.PRESSURE) + " \u00b1 " + u.text(band, Dimension.PRESSURE);
         OptionalDouble idles = held(running(Power.IDLE, sheet), r);
         OptionalDouble pulls = held(running(Power.TAKE_OFF, sheet), r);
-        Wording predicted = u -> Stream.of(idles, pulls)
-                .flatMap(p -> p.stream().mapToObj(x -> u.text(x, Dimension.PRESSURE)))
-                .collect(Collectors.joining(" idle, "));
+        Wording predicted =
+                u -> pulls.stream().mapToObj(p -> u.text(p, Dimension.PRESSURE)).collect(Collectors.joining());
+        Wording asks = u -> "Read at idle, at full power, and pumps on, engine off."
+                + idles.stream()
+                        .mapToObj(p -> " Computed at idle " + u.text(p, Dimension.PRESSURE) + ".")
+                        .collect(Collectors.joining());
         OptionalDouble idle = sheet.figure("idle");
         OptionalDouble full = sheet.figure("full");
         OptionalDouble off = sheet.figure("off");
         OptionalDouble creep = sheet.figure("creep");
         if (idle.isEmpty() || full.isEmpty() || creep.isEmpty()) {
-            return Outcome.open(
-                    needs, predicted, u -> "not run", u -> "Read at idle, at full power, and pumps on, engine off.");
+            return Outcome.open(needs, predicted, u -> "not run", asks);
         }
         if (refers && off.isEmpty()) {
             return Outcome.open(
@@ -423,15 +425,15 @@ final class PumpsOn {
         if (!open.isEmpty() || sheet.figure("minutes").isEmpty()) {
             return Outcome.open(
                     u -> needs,
-                    u -> needs,
+                    NOTHING,
                     u -> seen.isEmpty() ? "not run" : said(seen),
                     u -> open.isEmpty()
                             ? "Enter how long the pumps ran."
-                            : "Level not recorded: " + String.join(", ", open) + ".");
+                            : "Computed: " + needs + ". Level not recorded: " + String.join(", ", open) + ".");
         }
         if (seconds < SHORTEST_RUN) {
             return Outcome.open(
-                    u -> needs, u -> needs, u -> said(seen), u -> "Too short to see a level: 5 min or more required.");
+                    u -> needs, NOTHING, u -> said(seen), u -> "Too short to see a level: 5 min or more required.");
         }
         return Outcome.seen(Verdict.HOLDS, needs, said(seen), "Every level as computed: " + needs + ".");
     }

@@ -51,11 +51,13 @@ public final class TestProgram {
     private static final String PRACTICE = "Common practice, no source";
 
     /** Nothing laid out. */
-    public static final TestProgram NONE = new TestProgram(List.of(), Map.of(), new Later<>(Map::of), Optional.empty());
+    public static final TestProgram NONE =
+            new TestProgram(List.of(), Map.of(), new Later<>(Map::of), new Later<>(Map::of), Optional.empty());
 
     private final List<Proof> tests;
     private final Map<String, Later<Outcome>> outcomes;
     private final Later<Map<String, Double>> heads;
+    private final Later<Map<String, Double>> pressures;
     /** What the next state of the document need not read again. */
     private final Optional<Known> known;
 
@@ -65,11 +67,13 @@ public final class TestProgram {
             List<Proof> tests,
             Map<String, Later<Outcome>> outcomes,
             Later<Map<String, Double>> heads,
+            Later<Map<String, Double>> pressures,
             Optional<Known> known) {
         this.known = known;
         this.tests = List.copyOf(tests);
         this.outcomes = Map.copyOf(outcomes);
         this.heads = heads;
+        this.pressures = pressures;
     }
 
     /** Each with what is on record of it. */
@@ -90,11 +94,20 @@ public final class TestProgram {
         return heads.get();
     }
 
+    /**
+     * What each line is put under in its pressure test, by run, Pa gauge: 1.5 times what it stands dead-headed, or as a
+     * tank.
+     */
+    public Map<String, Double> pressures() {
+        return pressures.get();
+    }
+
     /** Works out all that was not asked for yet. */
     public void work() {
         tests.forEach(Proof::outcome);
         outcomes.values().forEach(Later::get);
         heads.get();
+        pressures.get();
         worked = true;
     }
 
@@ -211,6 +224,7 @@ public final class TestProgram {
                 all,
                 byRecord,
                 new Later<>(() -> basis.map(b -> heads(project, b, tanks)).orElse(Map.of())),
+                new Later<>(outcomes::testPressures),
                 Optional.of(known));
     }
 
@@ -368,7 +382,7 @@ public final class TestProgram {
                     "",
                     new Handles(p, Set.of(), Set.of()),
                     true,
-                    "the level rises in the right tank only",
+                    "the return reaches the intended tank and no other",
                     PRACTICE));
             back.forEach(
                     t -> add.one(TestKind.TANK_RETURN, t.id(), true, "tank pressure, all pumps returning", PRACTICE));

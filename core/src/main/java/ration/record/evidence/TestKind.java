@@ -4,7 +4,7 @@ import java.util.Optional;
 
 /** Every test a fuel system gets, in the order of the work. What each asks and keeps is its {@link Form}. */
 public enum TestKind {
-    BENCH("bench", Group.PARTS, "Bench check before fitting", On.ITEM, "Parts as bought"),
+    BENCH("bench", Group.PARTS, "Bench check before fitting", On.ITEM, "New parts"),
     CLEAN("clean", Group.PARTS, "Cleanliness after tank work", On.TANK, "Contamination"),
     DRAIN("drain", Group.QUANTITY, "Drain test", On.TANK, "Unusable fuel"),
     FILL("fill", Group.QUANTITY, "Fill and mark", On.TANK, "Gauge marks"),

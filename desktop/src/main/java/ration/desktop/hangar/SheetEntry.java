@@ -15,7 +15,6 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import ration.base.quantity.Dimension;
 import ration.base.quantity.Measured;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
@@ -182,7 +181,8 @@ final class SheetEntry {
         runner.next(
                 open.isEmpty() ? "All inspected" : "Continue, " + open.size() + " not inspected",
                 () -> runner.advance(t));
-        if (!open.isEmpty() && pieces.size() > 1) {
+        // a level that rises is not the usual one
+        if (!open.isEmpty() && pieces.size() > 1 && sheet.form().pieces() != Form.Pieces.TANKS) {
             runner.buttons()
                     .getChildren()
                     .add(
@@ -197,14 +197,7 @@ final class SheetEntry {
 
     private VBox piece(HangarTest t, Work.Sheet sheet, String id, String name) {
         Optional<Work.Row> seen = sheet.row(id);
-        HBox label = new RowBox(
-                8,
-                Ui.label(name, "bold"),
-                Ui.label(
-                        runner.head(id)
-                                .map(h -> runner.units().text(h, Dimension.LENGTH) + " of fuel above it")
-                                .orElse(""),
-                        "soft"));
+        HBox label = new RowBox(8, Ui.label(name, "bold"), Ui.label(runner.stands(sheet, id), "soft"));
         ToggleGroup group = new ToggleGroup();
         HBox grades = new RowBox(2);
         for (Grade g : sheet.form().grades()) {

@@ -31,6 +31,8 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.record.evidence.HangarTest;
 import ration.record.evidence.Procedure;
+import ration.record.evidence.TestKind;
+import ration.record.evidence.Work;
 import ration.record.project.Edit;
 import ration.record.project.Project;
 
@@ -155,9 +157,17 @@ final class TestRunner extends ColumnBox {
         return new StepWords(t, session.project(), assessment, units());
     }
 
-    /** Of fuel over a joint, m. */
-    Optional<Double> head(String joint) {
-        return Optional.ofNullable(assessment.program().heads().get(joint));
+    /** What a piece stands under in a test, in words; empty where that does not matter. */
+    String stands(Work.Sheet sheet, String piece) {
+        TestProgram program = assessment.program();
+        if (sheet.kind() == TestKind.LINE_PRESSURE) {
+            return Optional.ofNullable(program.pressures().get(piece))
+                    .map(p -> "test pressure " + units().text(p, Dimension.PRESSURE))
+                    .orElse("");
+        }
+        return Optional.ofNullable(program.heads().get(piece))
+                .map(h -> units().text(h, Dimension.LENGTH) + " of fuel above it")
+                .orElse("");
     }
 
     /** What dropped a figure into a field; empty where it was typed. */
