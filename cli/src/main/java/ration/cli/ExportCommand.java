@@ -102,7 +102,7 @@ final class ExportCommand implements Callable<Integer> {
                 ? ""
                 : a.project().name() + ", " + look.label(a.project().system(), units);
         if (name.equals("runs.pdf")) {
-            return Optional.of(PrintedSheets.runsPdf(a.project()));
+            return Optional.of(PrintedSheets.runsPdf(a));
         } else if (name.equals("runs.csv")) {
             return text(RunSheet.csv(a.project().system()));
         } else if (name.endsWith(".csv")) {

@@ -48,6 +48,7 @@ import ration.base.quantity.Plain;
             FindCommand.class,
             RigCommand.class,
             DiffCommand.class,
+            HosesCommand.class,
             LeaksCommand.class,
             PumpsCommand.class,
             PlanCommand.class,

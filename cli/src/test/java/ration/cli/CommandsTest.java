@@ -548,6 +548,33 @@ class CommandsTest {
         assertThat(err.toString()).contains("upside down").contains("FUSELAGE");
     }
 
+    /**
+     * A hose of two elbows is clocked, straight ends are free; one that cannot be made is told by exit code and words.
+     */
+    @Test
+    void hosesAreOrdered() throws Exception {
+        assertThat(run("hoses", "tansy-l3")).isZero();
+        assertThat(out.toString())
+                .contains("R8", "seat to seat 15 5/8 in", "45\u00b0", "clocking 194\u00b0", "clocking free");
+        out.getBuffer().setLength(0);
+        assertThat(run("hoses", "tansy-l3", "--json")).isZero();
+        JsonNode hoses = new ObjectMapper().readTree(out.toString()).get("hoses");
+        assertThat(hoses).hasSize(4);
+        assertThat(hoses.get(3).get("clockingDegrees").asDouble()).isBetween(193.0, 195.0);
+        ration.record.project.Project p = ProjectFile.demo("tansy-l3");
+        ration.aircraft.model.Run r8 =
+                (ration.aircraft.model.Run) p.system().item("r8").orElseThrow();
+        Path file = folder.resolve("short.ration");
+        ProjectFile.save(
+                p.with(p.system()
+                        .replace(r8.withLength(
+                                ration.base.quantity.Measured.of(2, ration.base.quantity.Unit.INCH, "tape")))),
+                file);
+        out.getBuffer().setLength(0);
+        assertThat(run("hoses", file.toString())).isEqualTo(1);
+        assertThat(out.toString()).contains("no hose left");
+    }
+
     @Test
     void exportWritesByTheNameOfItsTarget() throws IOException {
         for (String name : new String[] {"case.inp", "case.svg", "case.pdf", "cases.csv", "runs.csv", "runs.pdf"}) {

@@ -57,6 +57,36 @@ class AirWindowTest extends WindowHarness {
         until(() -> everyText().stream().anyMatch(t -> t.startsWith("0.0 of")));
     }
 
+    /**
+     * A tank that will not fill: three looks at most, by keys, find the place; a vent that is changed meanwhile is
+     * searched anew.
+     */
+    @Test
+    void whatKeepsATankFromFillingIsFoundInThreeLooks() {
+        menu("demo-brindle-a2");
+        robot.clickOn("#rail-air");
+        until(() -> robot.lookup("#fill-hull").tryQuery().isPresent());
+        press("#fill-hull");
+        until(() -> label("#search-title-hull").startsWith("Joint before: "));
+        int looks = 0;
+        while (label("#search-title-hull").startsWith("Joint before: ")) {
+            String was = label("#search-title-hull");
+            press(was.contains("Separator") ? "#search-hull-free" : "#search-hull-blocked");
+            until(() -> !label("#search-title-hull").equals(was));
+            looks++;
+        }
+        assertThat(looks).isLessThanOrEqualTo(3);
+        assertThat(label("#search-title-hull")).startsWith("Look at: ");
+        press("#search-hull-again");
+        until(() -> label("#search-title-hull").startsWith("Joint before: "));
+        robot.interact(() -> session.apply(ration.record.project.Edit.onItem(
+                "Drop the pieces",
+                "hull",
+                ration.aircraft.model.Tank.class,
+                t -> t.with(t.fitout().withVent(t.fitout().vent().map(v -> v.withPieces(java.util.List.of())))))));
+        until(() -> robot.lookup("#search-title-hull").tryQuery().isEmpty());
+    }
+
     /** In a small window the vents and checks lie over the drawing, when they are asked for. */
     @Test
     void inASmallWindowTheCardIsAskedFor() {

@@ -120,12 +120,6 @@ public final class Screenshots {
             fire(scene, "#rail-hangar");
             later(scene, "#wanted-flow-selector-fuselage");
         });
-        SCENES.put("hangar-pump", (s, scene) -> {
-            s.show(ration.record.project.Pattern.TWO_PUMPS_PARALLEL.project(), null);
-            fire(scene, "#rail-hangar");
-            later(scene, "#wanted-return-selector-left");
-            later(scene, "#test-begin");
-        });
         SCENES.put("vapor", (s, scene) -> {
             demo(s, "brindle-a2");
             fire(scene, "#ledger-vapor");
@@ -134,6 +128,7 @@ public final class Screenshots {
         SCENES.put("air", (s, scene) -> {
             demo(s, "brindle-a2");
             fire(scene, "#rail-air");
+            later(scene, "#fill-hull");
         });
         SCENES.put("air-corrie", (s, scene) -> fire(scene, "#rail-air"));
         SCENES.put("air-tansy", (s, scene) -> {
@@ -230,7 +225,7 @@ public final class Screenshots {
     }
 
     private static void fire(Scene scene, String id) {
-        ((Button) scene.lookup(id)).fire();
+        ((javafx.scene.control.ButtonBase) scene.lookup(id)).fire();
     }
 
     /** The application that shows and saves one scene after the other. */

@@ -10,7 +10,10 @@ public enum Construction {
     INJECTION("Injection hose, band clamps", true),
     BARBED("Barbed-socket hose", true),
     BRAIDED("Braided rubber hose", true),
-    PTFE("PTFE hose", true);
+    PTFE("PTFE hose", true),
+    CLEAR("Clear tube", true),
+    MOLDED("Molded hose", true),
+    NYLON("Nylon tube, snap couplings", true);
 
     private final String label;
     private final boolean hose;

@@ -509,6 +509,15 @@ public final class FieldSheet implements Kinds<List<Field>> {
         sheet.add("ventLine.bore", "Vent bore", Unit.INCH, vent.to(VentLine::bore, VentLine::withBore));
         sheet.add("ventLine.length", "Vent length", Unit.INCH, vent.to(VentLine::length, VentLine::withLength));
         sheet.add("ventLine.tip", "Vent outlet coefficient", Unit.ONE, vent.to(VentLine::tip, VentLine::withTip));
+        for (int i = 0; i < line.pieces().size(); i++) {
+            Lens<VentLine, VentPiece> piece = Lens.element(VentLine::pieces, VentLine::withPieces, i);
+            String name = line.pieces().get(i).kind().label();
+            sheet.add(
+                    "ventLine.pieces[" + i + "].opening",
+                    name.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + name.substring(1) + ", opening",
+                    Unit.INCH,
+                    vent.to(piece.get(), piece.with()).to(VentPiece::opening, VentPiece::withOpening));
+        }
         for (int i = 0; i < line.points().size(); i++) {
             Lens<VentLine, Place> point = Lens.element(VentLine::points, VentLine::withPoints, i);
             sheet.place(

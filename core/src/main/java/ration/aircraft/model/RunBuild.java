@@ -118,14 +118,19 @@ public record RunBuild(
      * @param family the construction the hose fitting is made for
      * @param adapter between the two, in words; empty if none
      * @param sealant on the joint, in words; empty if none
+     * @param clamp what holds a hose on its barb
+     * @param shape how the end fitting of a hose stands on its port
      */
     public record End(
             Optional<JointEnd> fitting,
             Optional<JointEnd> port,
             Optional<Construction> family,
             String adapter,
-            String sealant) {
-        public static final End NONE = new End(Optional.empty(), Optional.empty(), Optional.empty(), "", "");
+            String sealant,
+            Optional<BarbClamp> clamp,
+            Optional<HoseEnd> shape) {
+        public static final End NONE = new End(
+                Optional.empty(), Optional.empty(), Optional.empty(), "", "", Optional.empty(), Optional.empty());
 
         public End {
             adapter = adapter.strip();
@@ -146,27 +151,37 @@ public record RunBuild(
                             : other.equals(fitting) || adapter.isEmpty()
                                     ? adapter
                                     : JointEnd.adapter(other.get(), port.orElse(other.get())),
-                    sealant);
+                    sealant,
+                    clamp,
+                    shape);
         }
 
         public End withFitting(Optional<JointEnd> other) {
-            return new End(other, port, family, adapter, sealant);
+            return new End(other, port, family, adapter, sealant, clamp, shape);
         }
 
         public End withPort(Optional<JointEnd> other) {
-            return new End(fitting, other, family, adapter, sealant);
+            return new End(fitting, other, family, adapter, sealant, clamp, shape);
         }
 
         public End withFamily(Optional<Construction> other) {
-            return new End(fitting, port, other, adapter, sealant);
+            return new End(fitting, port, other, adapter, sealant, clamp, shape);
         }
 
         public End withAdapter(String other) {
-            return new End(fitting, port, family, other, sealant);
+            return new End(fitting, port, family, other, sealant, clamp, shape);
         }
 
         public End withSealant(String other) {
-            return new End(fitting, port, family, adapter, other);
+            return new End(fitting, port, family, adapter, other, clamp, shape);
+        }
+
+        public End withClamp(Optional<BarbClamp> other) {
+            return new End(fitting, port, family, adapter, sealant, other, shape);
+        }
+
+        public End withShape(Optional<HoseEnd> other) {
+            return new End(fitting, port, family, adapter, sealant, clamp, other);
         }
     }
 

@@ -31,6 +31,13 @@ public record CutLength(double length, String sum) {
     private static final Map<Integer, Double> HOSE_END =
             Map.of(3, 0.70, 4, 0.75, 5, 0.80, 6, 0.85, 8, 0.95, 10, 1.05, 12, 1.15, 16, 1.30);
 
+    /** What an end fitting of a hose usually reaches beyond it, m. */
+    static double usualLeg(Run run) {
+        return Unit.INCH.toSi(HOSE_END.getOrDefault(run.size().dash(), USUAL_END));
+    }
+
+    private static final double USUAL_END = 0.85;
+
     /** The cut length of a run. */
     public static CutLength of(FuelSystem system, Run run) {
         double way = system.point(run.from()).isPresent()
@@ -44,8 +51,15 @@ public record CutLength(double length, String sum) {
         if (run.size().kind() == LineSize.Kind.BORE) {
             return new CutLength(way, measured);
         }
+        if (c.hose() && HoseMade.said(run)) {
+            HoseMade made = HoseMade.of(system, run).orElseThrow();
+            return new CutLength(
+                    made.cut(),
+                    UnitSystem.figure(Unit.INCH.fromSi(made.way()), 2) + " between end fittings + 5 % slack"
+                            + (made.trouble().isEmpty() ? "" : ". " + made.trouble()));
+        }
         if (c.hose()) {
-            double end = Unit.INCH.toSi(HOSE_END.getOrDefault(dash, 0.85));
+            double end = usualLeg(run);
             double cut = way * (1 + LineRules.LEAST_SLACK) - 2 * end;
             return new CutLength(
                     Math.max(0, cut),
@@ -102,6 +116,11 @@ public record CutLength(double length, String sum) {
 
     /** In inches to a sixteenth, as a tape reads. */
     public String text() {
+        return sixteenths(length);
+    }
+
+    /** A length in inches to a sixteenth, as a tape reads: 15 1/2 in, of m. */
+    public static String sixteenths(double length) {
         long sixteenths = Math.round(Unit.INCH.fromSi(length) * 16);
         long whole = sixteenths / 16;
         long part = sixteenths % 16;

@@ -3,6 +3,8 @@ package ration.aircraft.plumbing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import ration.aircraft.model.BarbClamp;
 import ration.aircraft.model.Construction;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.JointEnd;
@@ -81,6 +83,17 @@ public final class Joints {
                     end.fitting().isEmpty() ? "Line-end fitting not entered." : "Port thread not entered.",
                     "Use -6 flare female or 1/4 NPT male.");
         }
+        if (onBarb(run, end) && end.clamp().isEmpty() && LineRules.construction(run) != Construction.BARBED) {
+            return new Joint(
+                    run,
+                    start,
+                    at,
+                    end,
+                    needed,
+                    State.OPEN,
+                    "Hose on a barb: clamp not entered.",
+                    "Enter band, crimped ear or worm drive.");
+        }
         return new Joint(run, start, at, end, needed, State.GOOD, "", "");
     }
 
@@ -137,6 +150,31 @@ public final class Joints {
         if (port.isPresent() && port.get().way() == Way.PIPE && end.sealant().isEmpty()) {
             return say("A tapered pipe thread without sealant.", "Enter the fuel-resistant sealant used.");
         }
+        if (fitting.isPresent() && port.isPresent() && end.adapter().isEmpty()) {
+            if (fitting.get().startsIn(port.get())) {
+                return say(
+                        "A " + fitting.get().text() + " starts in a "
+                                + port.get().text() + " and never holds: another pitch.",
+                        "An adapter is needed: " + needed + ".");
+            }
+            if (fitting.get().sharesThread(port.get())) {
+                return say(
+                        "A flare and an o-ring boss share a thread and seal on another seat.",
+                        "An adapter is needed: " + needed + ".");
+            }
+        }
+        if (onBarb(run, end)
+                && end.clamp().filter(c -> c == BarbClamp.WORM).isPresent()
+                && !run.build().marks().temporary()) {
+            return say(
+                    "A worm-drive clamp is for ground runs only.",
+                    "Fit a band clamp or a crimped ear, or mark the line temporary.");
+        }
+        if (onBarb(run, end)
+                && end.clamp().filter(c -> c == BarbClamp.NONE).isPresent()
+                && LineRules.construction(run) != Construction.BARBED) {
+            return say("Hose on a barb without a clamp slips off.", "Fit a band clamp or a crimped ear.");
+        }
         if (!needed.isEmpty() && end.adapter().isEmpty()) {
             String why = fitting.get().way() != port.get().way()
                     ? "A " + fitting.get().text() + " meets a " + port.get().text()
@@ -147,6 +185,14 @@ public final class Joints {
             return say(why + ".", "An adapter is needed: " + needed + ".");
         }
         return null;
+    }
+
+    /** Whether it is a hose that is slipped over a barb or a bead. */
+    public static boolean onBarb(Run run, RunBuild.End end) {
+        return LineRules.construction(run).hose()
+                && Stream.of(end.fitting(), end.port())
+                        .flatMap(Optional::stream)
+                        .anyMatch(e -> e.way() == Way.BARB || e.way() == Way.BEAD);
     }
 
     private static boolean flare(JointEnd e) {

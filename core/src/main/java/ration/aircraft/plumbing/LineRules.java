@@ -3,6 +3,7 @@ package ration.aircraft.plumbing;
 import static java.util.Map.entry;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import ration.aircraft.model.Construction;
 import ration.aircraft.model.LineSize;
@@ -162,6 +163,10 @@ public final class LineRules {
 
     private static final double INJECTION_PSI = 100;
     private static final double BARBED_PSI = 150;
+    /** Lower end of what is usual, cold; from memory, confidence low. */
+    private static final double NYLON_PSI = 60;
+    /** Clear tube carries the head of a tank and no more; what a molded hose stands is on its print. */
+    private static final double HEAD_PSI = 5;
 
     /** Working pressure of a hose, Pa; empty for tube, whose joints stand far more than any fuel pump gives. */
     public static OptionalDouble rating(Run run) {
@@ -170,14 +175,48 @@ public final class LineRules {
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(Unit.PSI.toSi(
-                c == Construction.PUSH_ON
-                        ? PUSH_ON_PSI
-                        : c == Construction.INJECTION
-                                ? INJECTION_PSI
-                                : c == Construction.BARBED
-                                        ? BARBED_PSI
-                                        : HOSE_PSI.getOrDefault(run.size().dash(), LEAST_PSI)));
+                switch (c) {
+                    case PUSH_ON -> PUSH_ON_PSI;
+                    case INJECTION -> INJECTION_PSI;
+                    case BARBED -> BARBED_PSI;
+                    case NYLON -> NYLON_PSI;
+                    case CLEAR, MOLDED -> HEAD_PSI;
+                    case BRAIDED, PTFE, ALUMINIUM, STEEL ->
+                        HOSE_PSI.getOrDefault(run.size().dash(), LEAST_PSI);
+                }));
     }
+
+    /**
+     * What a kind of hose stands in heat, as it is usually printed.
+     *
+     * @param low lower end of the range, K
+     * @param high upper end, K
+     */
+    public record HeatRange(double low, double high) {}
+
+    private static HeatRange fahrenheit(double low, double high) {
+        return new HeatRange(Unit.FAHRENHEIT.toSi(low), Unit.FAHRENHEIT.toSi(high));
+    }
+
+    /**
+     * The usual range of a run's hose; empty of tube and of what is as it is printed. From memory, confidence middling
+     * to low: it warns, and shows nothing to hold.
+     */
+    public static Optional<HeatRange> heat(Run run) {
+        return switch (construction(run)) {
+            case PUSH_ON -> Optional.of(fahrenheit(212, 257));
+            case INJECTION -> Optional.of(fahrenheit(257, 300));
+            case BARBED -> Optional.of(fahrenheit(200, 250));
+            case BRAIDED -> Optional.of(fahrenheit(250, 300));
+            case PTFE -> Optional.of(fahrenheit(450, 450));
+            case NYLON -> Optional.of(fahrenheit(200, 240));
+            case CLEAR -> Optional.of(fahrenheit(120, 150));
+            case MOLDED, ALUMINIUM, STEEL -> Optional.empty();
+        };
+    }
+
+    /** Proof over working pressure of a hose; practice of hose shops, from memory. */
+    public static final double PROOF = 2;
 
     /** Torque for the flare nuts of a run; null for a size without one. Hose ends are taken as steel-nutted tube. */
     public static Torque torque(Run run) {

@@ -11,9 +11,11 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import ration.aircraft.model.BarbClamp;
 import ration.aircraft.model.Construction;
 import ration.aircraft.model.Fitting;
 import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.HoseEnd;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.JointEnd;
 import ration.aircraft.model.LineSize;
@@ -136,6 +138,11 @@ public enum SheetColumn {
             (e, t) -> e.withFamily(family(t))),
     START_ADAPTER("Start adapter", true, End::adapter, End::withAdapter),
     START_SEALANT("Start sealant", true, End::sealant, End::withSealant),
+    START_CLAMP("Start clamp", true, e -> e.clamp().map(BarbClamp::label).orElse(""), (e, t) -> e.withClamp(clamp(t))),
+    START_SHAPE(
+            "Start angle",
+            (s, r) -> r.build().start().shape().map(HoseEnd::text).orElse(""),
+            (s, r, t) -> r.with(r.build().withStart(r.build().start().withShape(shape(r, t))))),
     END_FITTING(
             "End fitting", false, e -> e.fitting().map(JointEnd::text).orElse(""), (e, t) -> e.withFitting(joint(t))),
     END_PORT("End port", false, e -> e.port().map(JointEnd::text).orElse(""), (e, t) -> e.withPort(joint(t))),
@@ -145,7 +152,12 @@ public enum SheetColumn {
             e -> e.family().map(Construction::label).orElse(""),
             (e, t) -> e.withFamily(family(t))),
     END_ADAPTER("End adapter", false, End::adapter, End::withAdapter),
-    END_SEALANT("End sealant", false, End::sealant, End::withSealant);
+    END_SEALANT("End sealant", false, End::sealant, End::withSealant),
+    END_CLAMP("End clamp", false, e -> e.clamp().map(BarbClamp::label).orElse(""), (e, t) -> e.withClamp(clamp(t))),
+    END_SHAPE(
+            "End angle",
+            (s, r) -> r.build().end().shape().map(HoseEnd::text).orElse(""),
+            (s, r, t) -> r.with(r.build().withEnd(r.build().end().withShape(shape(r, t)))));
 
     /** A run with another cell; throws IllegalArgumentException with a sentence. */
     @FunctionalInterface
@@ -310,6 +322,22 @@ public enum SheetColumn {
 
     private static Optional<JointEnd> joint(String text) {
         return text.isBlank() ? Optional.empty() : Optional.of(JointEnd.parse(text));
+    }
+
+    private static Optional<BarbClamp> clamp(String text) {
+        return text.isBlank()
+                ? Optional.empty()
+                : Optional.of(BarbClamp.labelled(text)
+                        .orElseThrow(() -> new IllegalArgumentException("\u201c" + text.strip()
+                                + "\u201d is not a clamp. Use band, crimped ear, worm drive or none by design.")));
+    }
+
+    private static Optional<HoseEnd> shape(Run run, String text) {
+        if (!text.isBlank() && run.size().kind() != LineSize.Kind.HOSE) {
+            throw new IllegalArgumentException(
+                    "Only the end fittings of a hose have an angle; bends of a tube are bent.");
+        }
+        return text.isBlank() ? Optional.empty() : Optional.of(HoseEnd.parse(text, CutLength.usualLeg(run)));
     }
 
     private static Optional<Construction> family(String text) {

@@ -17,6 +17,7 @@ import ration.aircraft.model.Tank;
 import ration.aircraft.model.VentPlenum;
 import ration.aircraft.topology.Topology;
 import ration.base.quantity.Dimension;
+import ration.base.quantity.Method;
 import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
 import ration.physics.breathing.VentPath;
@@ -136,6 +137,11 @@ final class AirChecks {
         double ratio = sized ? Math.min(MOST_DROP / drop, thumb) : MOST_DROP / drop;
         Verdict verdict =
                 ratio < 1 ? Verdict.FAILS : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
+        List<String> guessed = VentPath.of(system, a.tank()).lines().stream()
+                .flatMap(v -> v.pieces().stream())
+                .filter(p -> Method.of(p.opening()).guessed())
+                .map(p -> p.kind().label())
+                .toList();
         String only = thumb >= 1 || MOST_DROP / drop < 1
                 ? ""
                 : sized
@@ -146,9 +152,13 @@ final class AirChecks {
                         a.tank().id(),
                         "Vent of " + a.tank().name(),
                         a.tank().id(),
-                        verdict,
+                        guessed.isEmpty() ? verdict : verdict.worse(Verdict.NOT_SHOWN),
                         ratio,
-                        u -> "Pressure drop "
+                        u -> (guessed.isEmpty()
+                                        ? ""
+                                        : "Opening not measured: " + String.join(", ", guessed)
+                                                + ". Blow through it alone. ")
+                                + "Pressure drop "
                                 + u.small(a.drop(a.feeding())) + " feeding, "
                                 + (a.returning() > 0
                                         ? u.small(a.drop(a.returning())) + " while fuel comes" + " back, "

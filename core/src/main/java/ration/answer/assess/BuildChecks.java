@@ -49,6 +49,7 @@ final class BuildChecks {
             checks.joints();
             project.system().runs().forEach(checks::run);
             checks.sheet();
+            checks.findings.addAll(HoseChecks.of(project));
         }
         project.upkeep().joints().forEach((k, e) -> {
             if (e.what() == Entry.What.OPENED) {

@@ -219,6 +219,7 @@ final class PressureChecks {
         }
         Map<String, Double> stands = DeadHead.of(basis, allOn(Power.TAKE_OFF));
         ratings(stands);
+        findings.addAll(HoseChecks.proofs(basis.system(), stands));
         if (rated.isEmpty()) {
             return;
         }

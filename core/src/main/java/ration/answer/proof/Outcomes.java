@@ -348,21 +348,21 @@ final class Outcomes {
                 standing(), byLine().values().stream().mapToDouble(p -> p).max().orElse(0));
     }
 
-    /**
-     * What each line is put under: so much over what it stands against shut ends, Pa by its id. A suction line lets air
-     * in where it would not leak fuel: no line is put under less than a tank is.
-     */
-    Map<String, Double> testPressures() {
+    /** What each line stands against shut ends, or under the highest fuel, Pa by its id. */
+    Map<String, Double> stands() {
         Map<String, Double> by = byLine();
         double unknown = by.getOrDefault("", 0.0);
         Map<String, Double> all = new java.util.LinkedHashMap<>();
-        system.runs()
-                .forEach(r -> all.put(
-                        r.id(),
-                        Math.max(
-                                tankPressure("pressure"),
-                                PROOF * Math.max(standing(), by.getOrDefault(r.id(), unknown)))));
+        system.runs().forEach(r -> all.put(r.id(), Math.max(standing(), by.getOrDefault(r.id(), unknown))));
         return all;
+    }
+
+    /**
+     * What a line is put under that stands so much, Pa. A suction line lets air in where it would not leak fuel: no
+     * line is put under less than a tank is.
+     */
+    double under(double stands) {
+        return Math.max(tankPressure("pressure"), PROOF * stands);
     }
 
     /** What each line sees with every pump against a shut end, Pa by its id; nothing where it has no answer. */

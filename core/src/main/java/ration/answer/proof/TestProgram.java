@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.DoubleUnaryOperator;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import ration.aircraft.condition.Condition;
@@ -52,12 +53,13 @@ public final class TestProgram {
 
     /** Nothing laid out. */
     public static final TestProgram NONE =
-            new TestProgram(List.of(), Map.of(), new Later<>(Map::of), new Later<>(Map::of), Optional.empty());
+            new TestProgram(List.of(), Map.of(), new Later<>(Map::of), new Later<>(Map::of), p -> p, Optional.empty());
 
     private final List<Proof> tests;
     private final Map<String, Later<Outcome>> outcomes;
     private final Later<Map<String, Double>> heads;
-    private final Later<Map<String, Double>> pressures;
+    private final Later<Map<String, Double>> stands;
+    private final DoubleUnaryOperator under;
     /** What the next state of the document need not read again. */
     private final Optional<Known> known;
 
@@ -67,13 +69,15 @@ public final class TestProgram {
             List<Proof> tests,
             Map<String, Later<Outcome>> outcomes,
             Later<Map<String, Double>> heads,
-            Later<Map<String, Double>> pressures,
+            Later<Map<String, Double>> stands,
+            DoubleUnaryOperator under,
             Optional<Known> known) {
         this.known = known;
         this.tests = List.copyOf(tests);
         this.outcomes = Map.copyOf(outcomes);
         this.heads = heads;
-        this.pressures = pressures;
+        this.stands = stands;
+        this.under = under;
     }
 
     /** Each with what is on record of it. */
@@ -99,7 +103,14 @@ public final class TestProgram {
      * tank.
      */
     public Map<String, Double> pressures() {
-        return pressures.get();
+        Map<String, Double> all = new LinkedHashMap<>();
+        stands.get().forEach((run, p) -> all.put(run, under.applyAsDouble(p)));
+        return all;
+    }
+
+    /** What a run stands dead-headed, or under the highest fuel, Pa gauge. */
+    public double stands(String run) {
+        return stands.get().getOrDefault(run, Double.NaN);
     }
 
     /** Works out all that was not asked for yet. */
@@ -107,7 +118,7 @@ public final class TestProgram {
         tests.forEach(Proof::outcome);
         outcomes.values().forEach(Later::get);
         heads.get();
-        pressures.get();
+        stands.get();
         worked = true;
     }
 
@@ -224,7 +235,8 @@ public final class TestProgram {
                 all,
                 byRecord,
                 new Later<>(() -> basis.map(b -> heads(project, b, tanks)).orElse(Map.of())),
-                new Later<>(outcomes::testPressures),
+                new Later<>(outcomes::stands),
+                outcomes::under,
                 Optional.of(known));
     }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import ration.aircraft.condition.Attitude;
 import ration.aircraft.condition.Condition;
 import ration.aircraft.model.Fitted;
@@ -480,6 +481,10 @@ public final class AirPicture extends SchematicPart {
                                 bore(v) + ", " + units.text(v.length().si(), Dimension.LENGTH) + " long"
                                         + (v.ball() ? ", check ball" : "")))
                         .orElse(new TextBlock.Span("bore not entered", 11, false, Ink.RUST_TEXT)));
+        said(vent)
+                .filter(v -> !v.pieces().isEmpty())
+                .ifPresent(v -> size.line(TextBlock.soft(
+                        v.pieces().stream().map(p -> p.kind().label()).collect(Collectors.joining(", ")))));
         double flow = through(vent);
         if (Math.abs(flow) > 1e-9) {
             size.line(TextBlock.body(units.text(Math.abs(flow), Dimension.FLOW) + (flow > 0 ? " in" : " out")));

@@ -12,9 +12,11 @@ import ration.aircraft.plumbing.Joints;
 import ration.aircraft.plumbing.LineRules;
 import ration.aircraft.plumbing.SheetColumn;
 import ration.aircraft.plumbing.ShoppingList;
+import ration.answer.ask.HoseOrder;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Regime;
+import ration.base.quantity.Dimension;
 import ration.base.quantity.UnitSystem;
 import ration.publish.drawing.Ink;
 import ration.publish.drawing.Picture;
@@ -84,7 +86,8 @@ public final class PrintedSheets {
     private record Column<R>(String head, double width, Function<R, String> text) {}
 
     /** Runs, joints, cut list and shopping list. */
-    public static byte[] runsPdf(Project project) throws IOException {
+    public static byte[] runsPdf(Assessment assessment) throws IOException {
+        Project project = assessment.project();
         FuelSystem s = project.system();
         try (PdfSheet pdf = new PdfSheet(project.name() + ", runs sheet")) {
             Pages pages = new Pages(pdf, project.name());
@@ -104,22 +107,26 @@ public final class PrintedSheets {
             pages.table("Lines", runs, s.runs());
             List<Column<Joints.Joint>> joints = List.of(
                     new Column<>("Line", 34, j -> j.run().name()),
-                    new Column<>("At", 110, Joints.Joint::at),
+                    new Column<>("At", 100, Joints.Joint::at),
                     new Column<>(
                             "Line fitting",
-                            90,
+                            84,
                             j -> j.end().fitting().map(f -> f.text()).orElse("")),
                     new Column<>(
                             "Port thread",
-                            90,
+                            84,
                             j -> j.end().port().map(f -> f.text()).orElse("")),
                     new Column<>(
                             "Fitting for",
-                            84,
+                            76,
                             j -> j.end().family().map(Construction::label).orElse("")),
-                    new Column<>("Adapter", 130, j -> j.end().adapter()),
-                    new Column<>("Sealant", 90, j -> j.end().sealant()),
-                    new Column<>("Found", 90, j -> j.state() == Joints.State.GOOD ? "good" : j.message()));
+                    new Column<>("Adapter", 124, j -> j.end().adapter()),
+                    new Column<>("Sealant", 66, j -> j.end().sealant()),
+                    new Column<>(
+                            "Clamp",
+                            46,
+                            j -> j.end().clamp().map(c -> c.label()).orElse("")),
+                    new Column<>("Found", 92, j -> j.state() == Joints.State.GOOD ? "good" : j.message()));
             pages.table("Fittings", joints, Joints.of(s));
             List<Column<Run>> cuts = List.of(
                     new Column<>("Line", 34, Run::name),
@@ -131,6 +138,23 @@ public final class PrintedSheets {
                     new Column<>("Cut", 70, r -> CutLength.of(s, r).text()),
                     new Column<>("How", 300, r -> CutLength.of(s, r).sum()));
             pages.table("Cut list (allowances are common practice: measure one of your own first)", cuts, s.runs());
+            List<HoseOrder.Row> hoses = HoseOrder.of(assessment);
+            if (!hoses.isEmpty()) {
+                pages.table(
+                        "Hose order. " + HoseOrder.CLOCKING,
+                        List.of(
+                                new Column<>("Line", 34, r -> r.run().name()),
+                                new Column<>("Of", 150, HoseOrder.Row::of),
+                                new Column<>("Cut", 54, HoseOrder.Row::cut),
+                                new Column<>("Seat to seat", 60, HoseOrder.Row::seats),
+                                new Column<>("Start", 130, r -> r.end(true)),
+                                new Column<>("End", 130, r -> r.end(false)),
+                                new Column<>("Clocking", 46, HoseOrder.Row::clockingText),
+                                new Column<>(
+                                        "Proof, liquid", 60, r -> UnitSystem.US.text(r.proof(), Dimension.PRESSURE)),
+                                new Column<>("Trouble", 60, r -> r.made().trouble())),
+                        hoses);
+            }
             pages.table(
                     "Shopping list",
                     List.of(

@@ -342,7 +342,10 @@ final class RestsOn {
                 end.fitting().map(f -> f.text()).orElse("not said") + ", "
                         + end.port().map(f -> f.text()).orElse("not said")
                         + (end.adapter().isEmpty() ? "" : ", adapter " + end.adapter())
-                        + (end.sealant().isEmpty() ? "" : ", " + end.sealant()));
+                        + (end.sealant().isEmpty() ? "" : ", " + end.sealant())
+                        + end.clamp()
+                                .map(c -> ", clamp " + c.name().toLowerCase(Locale.ROOT))
+                                .orElse(""));
         line(
                 run.id(),
                 "torque",

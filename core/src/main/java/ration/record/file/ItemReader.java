@@ -3,10 +3,12 @@ package ration.record.file;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import ration.aircraft.model.BarbClamp;
 import ration.aircraft.model.Construction;
 import ration.aircraft.model.EngineInlet;
 import ration.aircraft.model.Fitting;
 import ration.aircraft.model.Header;
+import ration.aircraft.model.HoseEnd;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.JointEnd;
 import ration.aircraft.model.LineSize;
@@ -117,9 +119,23 @@ final class ItemReader {
                 joint(in, "port"),
                 in.has("family") ? Optional.of(reader.choice(in, "family", Construction.values())) : Optional.empty(),
                 in.text("adapter", ""),
-                in.text("sealant", ""));
+                in.text("sealant", ""),
+                in.has("clamp") ? Optional.of(reader.choice(in, "clamp", BarbClamp.values())) : Optional.empty(),
+                shape(in));
         in.keepUnknown();
         return end;
+    }
+
+    private static Optional<HoseEnd> shape(JsonObjectReader in) {
+        if (!in.has("shape")) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(HoseEnd.parse(in.text("shape"), 0));
+        } catch (IllegalArgumentException e) {
+            in.problem("shape", e.getMessage());
+            return Optional.empty();
+        }
     }
 
     private Optional<JointEnd> joint(JsonObjectReader in, String field) {

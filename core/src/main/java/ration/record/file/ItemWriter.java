@@ -310,6 +310,8 @@ final class ItemWriter implements Kinds<Void> {
         end.family().ifPresent(c -> node.put("family", ProjectWriter.word(c)));
         node.put("adapter", end.adapter());
         node.put("sealant", end.sealant());
+        end.clamp().ifPresent(c -> node.put("clamp", ProjectWriter.word(c)));
+        end.shape().ifPresent(x -> node.put("shape", x.text()));
         writer.restore(node, path + "." + field);
     }
 }

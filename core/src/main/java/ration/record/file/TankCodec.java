@@ -11,6 +11,7 @@ import ration.aircraft.model.Outlet;
 import ration.aircraft.model.Tank;
 import ration.aircraft.model.TankShape;
 import ration.aircraft.model.VentLine;
+import ration.aircraft.model.VentPiece;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 
@@ -119,7 +120,16 @@ final class TankCodec {
                 v.measured("tip", Unit.ONE),
                 v.flag("ball"),
                 v.has("to") ? Optional.of(v.text("to")) : Optional.empty(),
-                v.has("points") ? v.list("points", reader::place) : List.of());
+                v.has("points") ? v.list("points", reader::place) : List.of(),
+                v.has("pieces")
+                        ? v.list("pieces", x -> {
+                            VentPiece piece = new VentPiece(
+                                    reader.choice(x, "kind", VentPiece.Kind.values()),
+                                    x.measured("opening", Unit.INCH));
+                            x.keepUnknown();
+                            return piece;
+                        })
+                        : List.of());
         v.keepUnknown();
         return line;
     }
@@ -249,6 +259,13 @@ final class TankCodec {
         v.to().ifPresent(t -> line.put("to", t));
         if (!v.points().isEmpty()) {
             writer.numbered(line, at, "points", v.points(), (p, where, node) -> writer.placeFields(node, where, p));
+        }
+        if (!v.pieces().isEmpty()) {
+            writer.numbered(line, at, "pieces", v.pieces(), (p, where, node) -> {
+                node.put("kind", ProjectWriter.word(p.kind()));
+                writer.measured(node, where, "opening", p.opening());
+                writer.restore(node, where);
+            });
         }
         writer.restore(line, at);
     }

@@ -35,6 +35,7 @@ import ration.aircraft.model.Strainer;
 import ration.aircraft.model.Tank;
 import ration.aircraft.model.Tee;
 import ration.aircraft.model.VentLine;
+import ration.aircraft.model.VentPiece;
 import ration.aircraft.model.VentPlenum;
 import ration.aircraft.model.Wire;
 import ration.base.geometry.Point3;
@@ -484,6 +485,19 @@ public final class ItemEdits {
     /** What a vent line offers, of a tank or of a plenum. */
     void ventLine(VentLine v, String of, Point3 start, Point3 tip, Lined lined) {
         add(v.ball() ? "No ball in the vent" : "Check ball in the vent", lined.apply(x -> x.withBall(!v.ball())));
+        for (VentPiece.Kind kind : VentPiece.Kind.values()) {
+            if (v.pieces().stream().noneMatch(p -> p.kind() == kind)) {
+                add(
+                        "Vent: add " + kind.label(),
+                        lined.apply(x -> x.withPieces(and(x.pieces(), VentPiece.usual(kind)))));
+            } else {
+                add(
+                        "Vent: remove " + kind.label(),
+                        lined.apply(x -> x.withPieces(x.pieces().stream()
+                                .filter(p -> p.kind() != kind)
+                                .toList())));
+            }
+        }
         add(
                 "Add vent point",
                 lined.apply(x -> x.withPoints(and(

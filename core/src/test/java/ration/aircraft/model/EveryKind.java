@@ -2,6 +2,7 @@ package ration.aircraft.model;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 
@@ -40,8 +41,11 @@ public final class EveryKind {
                 .with(Fitout.Piece.LEVEL_SENDER, true)
                 .with(Fitout.Piece.CAP_SEAL, true)
                 .with(Fitout.Piece.ACCESS_PLATE, true)
-                .withVent(Optional.of(new VentLine(
-                        m(0.3, Unit.INCH), m(40, Unit.INCH), m(-0.2, Unit.ONE), true, List.of(place(16)))));
+                .withVent(Optional.of(
+                        new VentLine(m(0.3, Unit.INCH), m(40, Unit.INCH), m(-0.2, Unit.ONE), true, List.of(place(16)))
+                                .withPieces(Stream.of(VentPiece.Kind.values())
+                                        .map(VentPiece::usual)
+                                        .toList())));
         Outlet outlet = new Outlet(
                 "outlet",
                 place(10),
@@ -223,6 +227,12 @@ public final class EveryKind {
                                         Optional.empty(),
                                         Optional.of(Construction.values()[1]),
                                         "adapter",
-                                        "paste"))));
+                                        "paste",
+                                        Optional.of(BarbClamp.EAR),
+                                        Optional.of(HoseEnd.parse("45 down forward 0.7 0.8 swivel", 0))))
+                                .withEnd(RunBuild.End.NONE
+                                        .withFitting(Optional.of(JointEnd.parse("M12x1.5 banjo")))
+                                        .withPort(Optional.of(JointEnd.parse("M12 x 1.5 metric female")))
+                                        .withShape(Optional.of(HoseEnd.parse("straight 0.9", 0))))));
     }
 }

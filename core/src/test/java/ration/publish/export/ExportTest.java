@@ -142,7 +142,7 @@ class ExportTest {
     @Test
     void theRunsSheetAsPdfHoldsRunsJointsAndLists() throws IOException {
         Assessment a = demo("tansy");
-        String text = text(PrintedSheets.runsPdf(a.project()));
+        String text = text(PrintedSheets.runsPdf(a));
         a.project().system().runs().forEach(r -> assertThat(text).contains(r.name()));
         assertThat(text)
                 .contains("Fittings")

@@ -21,10 +21,13 @@ import ration.aircraft.model.Item;
 import ration.aircraft.model.Mesh;
 import ration.aircraft.model.Pump;
 import ration.aircraft.model.Reach;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.RunBuild;
 import ration.aircraft.model.Selector;
 import ration.aircraft.model.ShutOff;
 import ration.aircraft.model.SomeKinds;
 import ration.aircraft.model.Strainer;
+import ration.aircraft.model.Tank;
 import ration.answer.assess.Assessment;
 import ration.record.acceptance.SignOff;
 import ration.record.build.Build;
@@ -89,6 +92,22 @@ class Version1Test {
                 @Override
                 public Item otherwise(Item item) {
                     return item;
+                }
+
+                @Override
+                public Item run(Run x) {
+                    return x.with(x.build()
+                            .withStart(bare(x.build().start()))
+                            .withEnd(bare(x.build().end())));
+                }
+
+                private RunBuild.End bare(RunBuild.End e) {
+                    return e.withClamp(Optional.empty()).withShape(Optional.empty());
+                }
+
+                @Override
+                public Item tank(Tank x) {
+                    return x.with(x.fitout().withVent(x.fitout().vent().map(v -> v.withPieces(List.of()))));
                 }
 
                 @Override

@@ -1,6 +1,9 @@
 package ration.desktop.air;
 
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Consumer;
 import javafx.beans.binding.BooleanBinding;
@@ -15,6 +18,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.aircraft.model.Item;
+import ration.aircraft.model.Tank;
 import ration.answer.assess.AirMoves;
 import ration.answer.assess.Assessment;
 import ration.desktop.control.ColumnBox;
@@ -26,6 +30,7 @@ import ration.desktop.session.Session;
 import ration.desktop.style.PicturePane;
 import ration.desktop.style.Tokens;
 import ration.physics.breathing.SamplingCard;
+import ration.physics.breathing.VentSearch;
 import ration.publish.drawing.AirPicture;
 import ration.publish.drawing.Picture;
 
@@ -41,6 +46,7 @@ public final class AirPage extends LivePage {
     private final ToggleButton cardShown = new ToggleButton("Vents and findings");
     private final Label words = Ui.label("", "soft");
     private final Set<String> blocked = new TreeSet<>();
+    private final Map<String, VentSearch> searches = new TreeMap<>();
     private AirMoves.Kind moved = AirMoves.Kind.FEEDING;
 
     /**
@@ -134,6 +140,13 @@ public final class AirPage extends LivePage {
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
         blocked.removeIf(id -> a.project().system().item(id).isEmpty());
+        // a vent that was changed is searched anew
+        searches.entrySet().removeIf(e -> a.project()
+                .system()
+                .item(e.getKey())
+                .flatMap(i -> VentSearch.of(a.project().system(), i))
+                .filter(s -> s.places().equals(e.getValue().places()))
+                .isEmpty());
         words.setText(moved.words());
         picture.redraw();
         AirWords said = new AirWords(a, blocked, session.units().get());
@@ -179,12 +192,59 @@ public final class AirPage extends LivePage {
             }
             box.getChildren().add(grid);
         }
+        Optional.ofNullable(searches.get(v.item().id()))
+                .ifPresent(s -> box.getChildren().add(search(v.item(), s)));
         v.blocked().ifPresent(words -> {
             Label stops = Ui.wrapped(words, "sentence", "short");
             stops.setId("blocked-" + v.item().id());
             box.getChildren().add(stops);
         });
         return box;
+    }
+
+    /** The look in hand of a search for what keeps a tank from filling. */
+    private VBox search(Item item, VentSearch search) {
+        AirWords.Look look = words().look(search);
+        Label title = Ui.label(look.title(), "bold");
+        title.setId("search-title-" + item.id());
+        VBox box = new ColumnBox(4, title, Ui.wrapped(look.words(), "plain-text"));
+        HBox heard = new RowBox(4);
+        if (look.asks()) {
+            for (VentSearch.Heard h : VentSearch.Heard.values()) {
+                heard.getChildren()
+                        .add(Ui.button(
+                                h.word(),
+                                "search-" + item.id() + "-" + h.word(),
+                                () -> {
+                                    searches.put(item.id(), search.heard(h));
+                                    update();
+                                },
+                                "chip"));
+            }
+        }
+        heard.getChildren()
+                .add(Ui.button(
+                        "Start over",
+                        "search-" + item.id() + "-again",
+                        () -> {
+                            begin(item);
+                            update();
+                        },
+                        "chip"));
+        box.getChildren().add(heard);
+        return box;
+    }
+
+    private void begin(Item item) {
+        VentSearch.of(session.project().system(), item)
+                .ifPresentOrElse(
+                        s -> searches.put(item.id(), s),
+                        () -> session.say("Enter the vent line on the card of " + item.name() + " first."));
+    }
+
+    private AirWords words() {
+        return new AirWords(
+                session.shown().get().assessment(), blocked, session.units().get());
     }
 
     /** What is vented, and the button that shuts its vent in the picture and says what comes of it. */
@@ -201,7 +261,22 @@ public final class AirPage extends LivePage {
             update();
             lookup("#block-" + item.id()).requestFocus();
         });
-        HBox head = new RowBox(8, Ui.label(item.name(), "bold"), Ui.spring(), block);
+        HBox head = new RowBox(8, Ui.label(item.name(), "bold"), Ui.spring());
+        if (item.only(Tank.class).isPresent()) {
+            ToggleButton fill = new ToggleButton("Will not fill");
+            fill.setId("fill-" + item.id());
+            fill.setAccessibleText("Search why " + item.name() + " will not fill");
+            fill.setSelected(searches.containsKey(item.id()));
+            fill.getStyleClass().add("chip");
+            fill.setOnAction(e -> {
+                if (searches.remove(item.id()) == null) {
+                    begin(item);
+                }
+                update();
+            });
+            head.getChildren().add(fill);
+        }
+        head.getChildren().add(block);
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
     }

@@ -12,6 +12,8 @@ import ration.answer.assess.Assessment;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.UnitSystem;
 import ration.physics.breathing.SamplingCard;
+import ration.physics.breathing.VentSearch;
+import ration.record.project.Brief;
 import ration.verdict.check.Check;
 import ration.verdict.check.Finding;
 
@@ -51,11 +53,59 @@ record AirWords(Assessment a, Set<String> blocked, UnitSystem units) {
 
     private List<Row> rows(AirAnswer x) {
         List<Row> rows = new ArrayList<>(List.of(
-                row("feeding", x.feeding(), x), row("descending", x.descending(), x), row("filling", x.filling(), x)));
+                row("feeding", x.feeding(), x),
+                row("descending", x.descending(), x),
+                new Row(
+                        "filling, " + units.text(x.drop(x.filling()) / weight(), Dimension.LENGTH) + " of fuel",
+                        units.text(x.filling(), Dimension.FLOW) + " of air",
+                        units.small(x.drop(x.filling())))));
         if (x.returning() > 0) {
             rows.add(row("return flow", x.returning(), x));
         }
         return rows;
+    }
+
+    /** Of fuel, Pa a meter of height. */
+    private double weight() {
+        Brief brief = a.project().brief();
+        return brief.fuel().density(brief.fuelKelvin()) * GRAVITY;
+    }
+
+    private static final double GRAVITY = 9.80665;
+
+    /**
+     * What to do in a search for what keeps a tank from filling.
+     *
+     * @param title what is asked, or found
+     * @param words how
+     * @param asks whether something is to be heard
+     */
+    record Look(String title, String words, boolean asks) {}
+
+    /** The next look of a search, or what it found. */
+    Look look(VentSearch search) {
+        return search.next()
+                .map(s -> new Look(
+                        "Joint before: " + s.name(),
+                        "Engine off, cap off. Open this joint, hold branches beyond it shut, blow toward the vent"
+                                + " outlet with a squeeze bulb: " + air(search.expected())
+                                + " expected at 10 inH2O. Never shop air. Possible: "
+                                + search.left().size() + " of "
+                                + search.places().size() + " places.",
+                        true))
+                .orElseGet(() -> {
+                    VentSearch.Spot s = search.found().orElseThrow();
+                    return new Look(
+                            "Look at: " + s.name(),
+                            "By itself it passes " + air(s.breath()) + " at 10 inH2O. A one-way valve passes one way"
+                                    + " only: try both. If it is free, the vent is not the cause: neck, flap, or"
+                                    + " filling too fast.",
+                            false);
+                });
+    }
+
+    private static String air(double flow) {
+        return UnitSystem.figure(flow * 60_000, 1) + " L/min";
     }
 
     private Row row(String what, double flow, AirAnswer x) {

@@ -142,7 +142,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
 
     @Override
     public void print() {
-        write(named("runs"), FileDialogs.Kind.PDF, now -> PrintedSheets.runsPdf(now.project()));
+        write(named("runs"), FileDialogs.Kind.PDF, now -> PrintedSheets.runsPdf(now.assessment()));
     }
 
     /** Gauge card and dipstick strip of a tank. */

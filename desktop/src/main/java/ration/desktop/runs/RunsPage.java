@@ -25,6 +25,8 @@ import ration.aircraft.plumbing.RunSheet;
 import ration.aircraft.plumbing.SheetColumn;
 import ration.aircraft.plumbing.SheetJob;
 import ration.aircraft.plumbing.ShoppingList;
+import ration.answer.ask.HoseOrder;
+import ration.base.quantity.Dimension;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Cover;
@@ -319,8 +321,8 @@ public final class RunsPage extends BorderPane implements Arriving {
         list.add(Column.reading("Line", 56, j -> j.run().name()));
         list.add(Column.reading("At", 160, Joints.Joint::at));
         List<SheetColumn> start = SheetColumn.ofEnd(true);
-        double[] widths = {128, 128, 140, 190, 150};
-        String[] heads = {"Line fitting", "Port thread", "Fitting for", "Adapter", "Sealant"};
+        double[] widths = {128, 128, 140, 190, 150, 92, 150};
+        String[] heads = {"Line fitting", "Port thread", "Fitting for", "Adapter", "Sealant", "Clamp", "Angle"};
         for (int i = 0; i < start.size(); i++) {
             int at = i;
             list.add(Column.writing(heads[i], widths[i], j -> SheetColumn.ofEnd(j.start())
@@ -403,8 +405,46 @@ public final class RunsPage extends BorderPane implements Arriving {
         for (ShoppingList.Line l : ShoppingList.of(system())) {
             buy.addRow(row++, Ui.label(l.amount(), "bold"), Ui.label(l.what()), Ui.label(l.detail(), "soft"));
         }
-        Label gap = new Label();
-        lists.getChildren().addAll(cut, gap, Ui.label("Shopping list", "page-title"), buy);
+        lists.getChildren().addAll(cut, new Label());
+        hoses();
+        lists.getChildren().addAll(Ui.label("Shopping list", "page-title"), buy);
+    }
+
+    /** What a shop is told of each hose. */
+    private void hoses() {
+        List<HoseOrder.Row> made = HoseOrder.of(session.shown().get().assessment());
+        if (made.isEmpty()) {
+            return;
+        }
+        javafx.scene.layout.GridPane order = grid();
+        order.setId("hose-order");
+        String[] heads = {"Line", "Of", "Cut", "Seat to seat", "Start", "End", "Clocking", "Proof, in liquid"};
+        for (int i = 0; i < heads.length; i++) {
+            order.add(Ui.label(heads[i], "soft"), i, 0);
+        }
+        int row = 1;
+        for (HoseOrder.Row h : made) {
+            order.addRow(
+                    row++,
+                    Ui.label(h.run().name(), "bold"),
+                    Ui.label(h.of()),
+                    Ui.label(h.cut(), "bold"),
+                    Ui.label(h.seats()),
+                    Ui.label(h.end(true)),
+                    Ui.label(h.end(false)),
+                    Ui.label(h.clockingText(), "bold"),
+                    Ui.label(session.units().get().text(h.proof(), Dimension.PRESSURE)));
+            if (!h.made().trouble().isEmpty()) {
+                Label trouble = Ui.label(h.made().trouble(), "wrong-text");
+                order.add(trouble, 1, row++, heads.length - 1, 1);
+            }
+        }
+        lists.getChildren()
+                .addAll(
+                        Ui.label("Hose order", "page-title"),
+                        Ui.wrapped(HoseOrder.CLOCKING, "soft"),
+                        order,
+                        new Label());
     }
 
     private static javafx.scene.layout.GridPane grid() {
