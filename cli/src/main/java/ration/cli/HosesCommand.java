@@ -2,16 +2,12 @@ package ration.cli;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.io.PrintWriter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
+import picocli.CommandLine.Mixin;
 import ration.answer.ask.HoseOrder;
 import ration.answer.assess.Assessment;
 import ration.base.quantity.Dimension;
@@ -27,24 +23,17 @@ import ration.base.quantity.UnitSystem;
                         + " proof pressure. Exit code 0: all can be made; 1: one cannot; 2: the file cannot be used.")
 final class HosesCommand implements Callable<Integer> {
 
-    @Spec
-    private CommandSpec spec;
-
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
-    private String file;
-
-    @Option(names = "--json", description = "Print as JSON.")
-    private boolean json;
+    @Mixin
+    private Asked asked;
 
     @Override
     public Integer call() {
-        PrintWriter err = spec.commandLine().getErr();
-        Optional<Assessment> found = Documents.assess(file, err);
+        Optional<Assessment> found = asked.assess();
         if (found.isEmpty()) {
             return 2;
         }
         List<HoseOrder.Row> rows = HoseOrder.of(found.get());
-        spec.commandLine().getOut().print(json ? asJson(found.get(), rows) : asText(found.get(), rows));
+        asked.out().print(asked.json() ? asJson(found.get(), rows) : asText(found.get(), rows));
         return rows.stream().allMatch(r -> r.made().trouble().isEmpty()) ? 0 : 1;
     }
 

@@ -2,15 +2,11 @@ package ration.cli;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.io.PrintWriter;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
+import picocli.CommandLine.Mixin;
 import ration.answer.ask.LeakWords;
 import ration.answer.ask.Leaks;
 import ration.answer.assess.Assessment;
@@ -27,24 +23,17 @@ import ration.base.task.Task;
                         + " opens, which valve stops it. Exit code 0: listed; 2: the file cannot be used.")
 final class LeaksCommand implements Callable<Integer> {
 
-    @Spec
-    private CommandSpec spec;
-
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
-    private String file;
-
-    @Option(names = "--json", description = "Print as JSON.")
-    private boolean json;
+    @Mixin
+    private Asked asked;
 
     @Override
     public Integer call() {
-        PrintWriter err = spec.commandLine().getErr();
-        Optional<Assessment> found = Documents.assess(file, err);
+        Optional<Assessment> found = asked.assess();
         Optional<Leaks> leaks = found.flatMap(a -> Leaks.of(a, Task.QUIET));
         if (found.isEmpty() || leaks.isEmpty()) {
             return 2;
         }
-        spec.commandLine().getOut().print(json ? asJson(found.get(), leaks.get()) : asText(found.get(), leaks.get()));
+        asked.out().print(asked.json() ? asJson(found.get(), leaks.get()) : asText(found.get(), leaks.get()));
         return 0;
     }
 

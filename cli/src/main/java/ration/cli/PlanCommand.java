@@ -3,7 +3,6 @@ package ration.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
-import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
@@ -11,10 +10,8 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 import ration.answer.assess.Assessment;
 import ration.answer.plan.Plan;
 import ration.answer.plan.PlanWords;
@@ -31,17 +28,11 @@ import ration.record.project.Project;
                 + " cannot be used.")
 final class PlanCommand implements Callable<Integer> {
 
-    @Spec
-    private CommandSpec spec;
-
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
-    private String file;
+    @Mixin
+    private Asked asked;
 
     @Option(names = "--on", paramLabel = "DATE", description = "The day asked, as 2026-03-09; today if left out.")
     private LocalDate on;
-
-    @Option(names = "--json", description = "Print as JSON.")
-    private boolean json;
 
     @Option(names = "--csv", description = "Print as a table.")
     private boolean csv;
@@ -54,8 +45,7 @@ final class PlanCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        PrintWriter err = spec.commandLine().getErr();
-        Optional<Project> found = Documents.open(file, err);
+        Optional<Project> found = asked.open();
         if (found.isEmpty()) {
             return 2;
         }
@@ -63,18 +53,17 @@ final class PlanCommand implements Callable<Integer> {
         Plan plan = Plan.of(p, Assessment.ahead(p, Optional.empty()).program(), on == null ? LocalDate.now() : on);
         if (list != null) {
             try {
-                if (!Documents.write(list, PlanFiles.pdf(p, plan), err, file)) {
+                if (!asked.write(list, PlanFiles.pdf(p, plan))) {
                     return 2;
                 }
             } catch (IOException e) {
-                err.println("ration: the list could not be made: " + FileTrouble.why(list, e) + ".");
+                asked.err().println("ration: the list could not be made: " + FileTrouble.why(list, e) + ".");
                 return 2;
             }
         }
-        spec.commandLine()
-                .getOut()
+        asked.out()
                 .print(
-                        json
+                        asked.json()
                                 ? asJson(p, plan)
                                 : csv ? PlanFiles.csv(plan) : calendar ? PlanFiles.calendar(p, plan) : asText(p, plan));
         return plan.round().isEmpty() && plan.tasks().stream().allMatch(Plan.Task::done) ? 0 : 1;

@@ -3,7 +3,6 @@ package ration.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
-import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -11,10 +10,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 import ration.aircraft.model.Pump;
 import ration.answer.ask.Candidates;
 import ration.answer.ask.PumpWords;
@@ -36,11 +34,8 @@ import ration.verdict.check.Verdict;
                 + " table cannot be used.")
 final class PumpsCommand implements Callable<Integer> {
 
-    @Spec
-    private CommandSpec spec;
-
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
-    private String file;
+    @Mixin
+    private Asked asked;
 
     @Parameters(
             index = "1",
@@ -55,23 +50,20 @@ final class PumpsCommand implements Callable<Integer> {
             description = "A table with the columns pump, flow, pressure: a row a point of a curve.")
     private Path table;
 
-    @Option(names = "--json", description = "Print as JSON.")
-    private boolean json;
-
     @Override
     public Integer call() {
-        PrintWriter err = spec.commandLine().getErr();
-        Optional<Assessment> found = Documents.assess(file, err);
+        Optional<Assessment> found = asked.assess();
         if (found.isEmpty()) {
             return 2;
         }
         Project p = found.get().project();
         List<Pump> pumps = p.system().all(Pump.class).toList();
-        Optional<Pump> asked =
+        Optional<Pump> wanted =
                 pumps.stream().filter(x -> pump == null || x.id().equals(pump)).findFirst();
-        if (asked.isEmpty()) {
-            err.println("ration: no pump has the id \u201c" + (pump == null ? "" : pump) + "\u201d. There are: "
-                    + String.join(", ", pumps.stream().map(Pump::id).toList()));
+        if (wanted.isEmpty()) {
+            asked.err()
+                    .println("ration: no pump has the id \u201c" + (pump == null ? "" : pump) + "\u201d. There are: "
+                            + String.join(", ", pumps.stream().map(Pump::id).toList()));
             return 2;
         }
         List<Candidates.Candidate> candidates = new ArrayList<>();
@@ -79,22 +71,22 @@ final class PumpsCommand implements Callable<Integer> {
             try {
                 candidates.addAll(Candidates.read(Files.readString(table)));
             } catch (IOException e) {
-                err.println("ration: " + table + " cannot be read: " + FileTrouble.why(table, e) + ".");
+                asked.err().println("ration: " + table + " cannot be read: " + FileTrouble.why(table, e) + ".");
                 return 2;
             } catch (IllegalArgumentException e) {
-                err.println("ration: " + table + ": " + e.getMessage());
+                asked.err().println("ration: " + table + ": " + e.getMessage());
                 return 2;
             }
         }
-        Optional<WhichPump> which = WhichPump.of(found.get(), asked.get().id(), Task.QUIET);
+        Optional<WhichPump> which = WhichPump.of(found.get(), wanted.get().id(), Task.QUIET);
         if (which.isEmpty()) {
-            err.println("ration: no case is judged with " + asked.get().name() + " running.");
+            asked.err().println("ration: no case is judged with " + wanted.get().name() + " running.");
             return 1;
         }
         PumpWords words = new PumpWords(p.system(), which.get(), UnitSystem.US);
-        List<PumpWords.Row> rows = new ArrayList<>(List.of(words.fitted(asked.get())));
+        List<PumpWords.Row> rows = new ArrayList<>(List.of(words.fitted(wanted.get())));
         candidates.forEach(c -> rows.add(words.row(c.name(), c.curve())));
-        spec.commandLine().getOut().print(json ? asJson(p, which.get(), rows) : asText(p, words, rows));
+        asked.out().print(asked.json() ? asJson(p, which.get(), rows) : asText(p, words, rows));
         return rows.get(0).verdict() == Verdict.HOLDS || rows.get(0).verdict() == Verdict.THIN ? 0 : 1;
     }
 

@@ -3,16 +3,13 @@ package ration.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
-import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 import ration.answer.assess.Assessment;
 import ration.answer.proof.TestProgram;
 import ration.answer.proof.Touched;
@@ -30,14 +27,8 @@ import ration.record.project.Project;
                 + " one asked for counts; 1: one does not; 2: the file cannot be used.")
 final class TestsCommand implements Callable<Integer> {
 
-    @Spec
-    private CommandSpec spec;
-
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
-    private String file;
-
-    @Option(names = "--json", description = "Print as JSON.")
-    private boolean json;
+    @Mixin
+    private Asked asked;
 
     @Option(names = "--cards", paramLabel = "OUT.pdf", description = "Writes blank cards of what is still to run.")
     private Path cards;
@@ -50,8 +41,7 @@ final class TestsCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        PrintWriter err = spec.commandLine().getErr();
-        Optional<Project> found = Documents.open(file, err);
+        Optional<Project> found = asked.open();
         if (found.isEmpty()) {
             return 2;
         }
@@ -60,16 +50,17 @@ final class TestsCommand implements Callable<Integer> {
             return p.system()
                     .item(touch)
                     .map(i -> {
-                        spec.commandLine().getOut().println(Touched.by(p, touch).words(i.name()));
+                        asked.out().println(Touched.by(p, touch).words(i.name()));
                         return 0;
                     })
                     .orElseGet(() -> {
-                        err.println("ration: no part has the id \u201c" + touch + "\u201d. There are: "
-                                + String.join(
-                                        ", ",
-                                        p.system().items().stream()
-                                                .map(i -> i.id())
-                                                .toList()));
+                        asked.err()
+                                .println("ration: no part has the id \u201c" + touch + "\u201d. There are: "
+                                        + String.join(
+                                                ", ",
+                                                p.system().items().stream()
+                                                        .map(i -> i.id())
+                                                        .toList()));
                         return 2;
                     });
         }
@@ -79,14 +70,14 @@ final class TestsCommand implements Callable<Integer> {
             try {
                 pdf = TestCards.of(a, UnitSystem.US);
             } catch (IOException e) {
-                err.println("ration: the cards could not be made: " + FileTrouble.why(cards, e) + ".");
+                asked.err().println("ration: the cards could not be made: " + FileTrouble.why(cards, e) + ".");
                 return 2;
             }
-            if (!Documents.write(cards, pdf, err, file)) {
+            if (!asked.write(cards, pdf)) {
                 return 2;
             }
         }
-        spec.commandLine().getOut().print(json ? asJson(p, a.program()) : asText(p, a.program()));
+        asked.out().print(asked.json() ? asJson(p, a.program()) : asText(p, a.program()));
         return a.program().counting() == a.program().asked() ? 0 : 1;
     }
 

@@ -2,17 +2,14 @@ package ration.cli;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.io.PrintWriter;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 import ration.publish.export.UpkeepFiles;
 import ration.record.project.Project;
 import ration.record.upkeep.Due;
@@ -29,34 +26,29 @@ final class UpkeepCommand implements Callable<Integer> {
 
     private static final int LOGGED = 10;
 
-    @Spec
-    private CommandSpec spec;
-
-    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or an example by name.")
-    private String file;
+    @Mixin
+    private Asked asked;
 
     @Option(names = "--on", paramLabel = "DATE", description = "The day asked, as 2026-03-09; today if left out.")
     private LocalDate on;
-
-    @Option(names = "--json", description = "Print as JSON.")
-    private boolean json;
 
     @Option(names = "--ics", description = "Print an iCalendar file of what falls due.")
     private boolean calendar;
 
     @Override
     public Integer call() {
-        PrintWriter err = spec.commandLine().getErr();
-        Optional<Project> found = Documents.open(file, err);
+        Optional<Project> found = asked.open();
         if (found.isEmpty()) {
             return 2;
         }
         LocalDate day = on == null ? LocalDate.now() : on;
         Project p = found.get();
         List<Due> due = Due.of(p.upkeep(), day);
-        spec.commandLine()
-                .getOut()
-                .print(json ? asJson(p, due, day) : calendar ? UpkeepFiles.calendar(p, day) : asText(p, due, day));
+        asked.out()
+                .print(
+                        asked.json()
+                                ? asJson(p, due, day)
+                                : calendar ? UpkeepFiles.calendar(p, day) : asText(p, due, day));
         return due.stream().anyMatch(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN) ? 1 : 0;
     }
 
