@@ -44,7 +44,7 @@ public final class EveryKind {
                 .withVent(Optional.of(
                         new VentLine(m(0.3, Unit.INCH), m(40, Unit.INCH), m(-0.2, Unit.ONE), true, List.of(place(16)))
                                 .withPieces(Stream.of(VentPiece.Kind.values())
-                                        .map(VentPiece::usual)
+                                        .map(k -> new VentPiece(k, m(0.1 + 0.02 * k.ordinal(), Unit.INCH)))
                                         .toList())));
         Outlet outlet = new Outlet(
                 "outlet",

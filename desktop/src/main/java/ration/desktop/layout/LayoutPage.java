@@ -26,11 +26,14 @@ import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Run;
 import ration.answer.assess.Regime;
 import ration.desktop.control.Arriving;
+import ration.desktop.control.EachPulse;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
+import ration.desktop.style.PicturePane;
 import ration.desktop.style.Tokens;
 import ration.publish.drawing.Ink;
+import ration.publish.drawing.PlanPicture;
 import ration.publish.drawing.SchematicView;
 import ration.record.project.ItemEdits;
 import ration.record.project.Joining;
@@ -52,14 +55,35 @@ public final class LayoutPage extends BorderPane implements Arriving {
     private final ToggleButton headLine = layer("Head line", Ink.INK, "layer-head", 6.0, 4.0);
     private final ToggleButton vents = layer("Vents", Ink.AIR, "layer-vents", 4.0, 3.0);
     private final ToggleButton drains = layer("Drains", Ink.TEAL, "layer-drains");
+    private final ToggleButton above = new ToggleButton("From above");
+    private final PicturePane plan;
 
     public LayoutPage(Session session, Consumer<Item> operate) {
         this.session = session;
         this.operate = operate;
         card = new ItemCard(session);
         drawing = new SchematicPane(session, this::clicked, this::clicked);
+        plan = new PicturePane(
+                "layout-plan",
+                (w, h) -> PlanPicture.draw(
+                        session.project().system(),
+                        session.picked().get(),
+                        session.units().get(),
+                        Tokens.measure(),
+                        w,
+                        h),
+                id -> session.picked().set(id));
+        plan.getStyleClass().add("flow-path");
+        above.setId("layer-plan");
+        above.getStyleClass().add("chip");
+        above.setMinWidth(Region.USE_PREF_SIZE);
+        above.setAccessibleText("Show the system from above, to scale");
+        above.setOnAction(e -> drawPlan());
         HBox regimes = regimes();
-        stack.getChildren().addAll(drawing, regimes, chooser);
+        plan.visibleProperty().bind(above.selectedProperty());
+        plan.managedProperty().bind(above.selectedProperty());
+        drawing.visibleProperty().bind(above.selectedProperty().not());
+        stack.getChildren().addAll(drawing, plan, regimes, chooser);
         StackPane.setAlignment(chooser, Pos.CENTER);
         StackPane.setAlignment(regimes, Pos.TOP_LEFT);
         BorderPane left = new BorderPane(stack);
@@ -70,6 +94,10 @@ public final class LayoutPage extends BorderPane implements Arriving {
         session.whileOpen().follow(session.picked(), this::placeCard);
         placeCard();
         session.whileOpen().follow(session.picked(), chooser::close);
+        EachPulse planned = new EachPulse(this::drawPlan);
+        session.whileOpen().follow(session.shown(), planned::ask);
+        session.whileOpen().follow(session.picked(), planned::ask);
+        session.whileOpen().follow(session.units(), planned::ask);
         session.whileOpen().follow(session.shown(), (o, was, now) -> {
             if (was.project() != now.project()) {
                 chooser.close();
@@ -116,6 +144,13 @@ public final class LayoutPage extends BorderPane implements Arriving {
         return head;
     }
 
+    /** From above, where that is shown. */
+    private void drawPlan() {
+        if (above.isSelected()) {
+            plan.redraw();
+        }
+    }
+
     /** The case as it runs beside the most that can pass. */
     private HBox regimes() {
         HBox box = new RowBox(3);
@@ -130,9 +165,12 @@ public final class LayoutPage extends BorderPane implements Arriving {
             b.setAccessibleText("Show " + r.label().toLowerCase(Locale.ROOT) + ", M");
             b.getStyleClass().add("chip");
             b.setOnAction(e -> show(r));
+            b.visibleProperty().bind(above.selectedProperty().not());
+            b.managedProperty().bind(b.visibleProperty());
             buttons.put(r, b);
             box.getChildren().add(b);
         }
+        box.getChildren().add(above);
         Runnable mark = () -> buttons.forEach((r, b) -> b.setSelected(r == session.regime()));
         marked = mark;
         session.whileOpen().follow(session.chosenRegime(), mark);

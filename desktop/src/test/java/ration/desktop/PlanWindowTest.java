@@ -1,0 +1,37 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+
+/** The layout from above. */
+class PlanWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    /** The system from above is a view of the layout, by keys; what is pressed there is the item on the card. */
+    @Test
+    void theLayoutIsSeenFromAbove() {
+        menu("demo-tansy-l3");
+        until(() -> session.project().name().startsWith("Tansy"));
+        press("#layer-plan");
+        until(() -> node("#layout-plan").isVisible()
+                && node("#layout-plan").getAccessibleText().contains("Left tank, ")
+                && node("#layout-plan").getAccessibleText().contains(" in left"));
+        assertThat(node("#schematic").isVisible()).isFalse();
+        robot.clickOn(node("#layout-plan").lookupAll("Text").stream()
+                .filter(n -> n instanceof Text t && t.getText().equals("Strainer"))
+                .findFirst()
+                .orElseThrow());
+        until(() -> session.picked().get().equals("strainer"));
+        press("#layer-plan");
+        until(() -> node("#schematic").isVisible());
+    }
+}
