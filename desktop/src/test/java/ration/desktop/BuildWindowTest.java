@@ -86,4 +86,30 @@ class BuildWindowTest extends WindowHarness {
         robot.interact(session::undo);
         until(() -> session.project().build().weekly().isEmpty());
     }
+
+    /** How a part is got at is typed on its card, which tells what is drained first and what its mount carries. */
+    @Test
+    void accessOfAPartIsEnteredByKeys() {
+        robot.clickOn("#rail-build");
+        until(() -> robot.lookup("#build-to-buy").tryQuery().isPresent());
+        press("#build-to-buy");
+        until(() -> robot.lookup("#step-part-upper").tryQuery().isPresent());
+        press("#step-part-upper");
+        until(() -> label("#step-drain").contains("from Upper tank"));
+        type("#step-panels", "wing root fairing");
+        keys(KeyCode.ENTER);
+        until(() -> session.project()
+                .build()
+                .step(StepKey.part("upper"))
+                .access()
+                .panels()
+                .equals("wing root fairing"));
+        type("#step-minutes", "soon");
+        keys(KeyCode.ENTER);
+        until(() -> everyText().stream().anyMatch(t -> t.contains("is not a number from 0 to 1,000")));
+        type("#step-weight", "8");
+        keys(KeyCode.ENTER);
+        until(() ->
+                label("#step-load").contains("at 3.8 g") && label("#step-load").endsWith("Not shown."));
+    }
 }

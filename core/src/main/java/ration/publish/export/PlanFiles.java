@@ -40,7 +40,18 @@ public final class PlanFiles {
         StringWriter out = new StringWriter();
         try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180)) {
             csv.printRecord(
-                    "step", "name", "stage", "state", "hours", "expected", "earliest (h)", "float (h)", "waits for");
+                    "step",
+                    "name",
+                    "stage",
+                    "state",
+                    "hours",
+                    "expected",
+                    "earliest (h)",
+                    "float (h)",
+                    "waits for",
+                    "panels off",
+                    "tools",
+                    "access (min)");
             for (Plan.Task t : plan.tasks()) {
                 csv.printRecord(
                         t.key().text(),
@@ -51,7 +62,10 @@ public final class PlanFiles {
                         t.step().expected().map(LocalDate::toString).orElse(""),
                         t.done() || Double.isNaN(t.earliest()) ? "" : t.earliest(),
                         t.done() || Double.isNaN(t.slack()) ? "" : t.slack(),
-                        CsvCell.out(Plain.line(t.done() ? "" : words.waits(t))));
+                        CsvCell.out(Plain.line(t.done() ? "" : words.waits(t))),
+                        CsvCell.out(Plain.line(t.step().access().panels())),
+                        CsvCell.out(Plain.line(t.step().access().tools())),
+                        t.step().access().minutes().map(String::valueOf).orElse(""));
             }
         } catch (IOException e) {
             throw new IllegalStateException("Writing to memory failed", e);

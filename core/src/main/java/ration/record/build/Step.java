@@ -13,8 +13,10 @@ import java.util.TreeSet;
  * @param hours of work it takes from on hand to done, 0 to 1,000; empty where nobody said
  * @param expected day the delivery is expected
  * @param after what it waits for beyond what the layout says
+ * @param access how the part is got at
  */
-public record Step(Stage stage, Optional<Double> hours, Optional<LocalDate> expected, Set<StepKey> after) {
+public record Step(
+        Stage stage, Optional<Double> hours, Optional<LocalDate> expected, Set<StepKey> after, Access access) {
 
     public static final double MOST_HOURS = 1000;
 
@@ -29,19 +31,23 @@ public record Step(Stage stage, Optional<Double> hours, Optional<LocalDate> expe
 
     /** Of which nothing was said. */
     public static Step unsaid(StepKey.Kind kind) {
-        return new Step(kind.first(), Optional.empty(), Optional.empty(), Set.of());
+        return new Step(kind.first(), Optional.empty(), Optional.empty(), Set.of(), Access.NONE);
     }
 
     public Step with(Stage other) {
-        return new Step(other, hours, expected, after);
+        return new Step(other, hours, expected, after, access);
     }
 
     public Step withHours(Optional<Double> other) {
-        return new Step(stage, other, expected, after);
+        return new Step(stage, other, expected, after, access);
     }
 
     public Step withExpected(Optional<LocalDate> other) {
-        return new Step(stage, hours, other, after);
+        return new Step(stage, hours, other, after, access);
+    }
+
+    public Step with(Access other) {
+        return new Step(stage, hours, expected, after, other);
     }
 
     public Step withAfter(StepKey key, boolean waits) {
@@ -51,6 +57,6 @@ public record Step(Stage stage, Optional<Double> hours, Optional<LocalDate> expe
         } else {
             other.remove(key);
         }
-        return new Step(stage, hours, expected, other);
+        return new Step(stage, hours, expected, other, access);
     }
 }

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import ration.record.build.Access;
 import ration.record.build.Build;
 import ration.record.build.Stage;
 import ration.record.build.Step;
@@ -42,6 +43,7 @@ final class BuildCodec {
                         ArrayNode after = node.putArray("after");
                         s.after().forEach(k -> after.add(k.text()));
                     }
+                    access(node, s.access());
                 });
         w.restore(out, AT);
     }
@@ -86,7 +88,29 @@ final class BuildCodec {
                                 "\u201c" + s.text("stage") + "\u201d is not a stage of the build.")),
                 s.has("hours") ? Optional.of(s.number("hours", 0)) : Optional.empty(),
                 s.has("expected") ? Optional.of(day(s.text("expected"))) : Optional.empty(),
-                after);
+                after,
+                s.has("access") ? access(s.object("access")) : Access.NONE);
+    }
+
+    /** Minutes, and weight in kilograms. */
+    private static void access(ObjectNode out, Access a) {
+        if (a.equals(Access.NONE)) {
+            return;
+        }
+        ObjectNode node = out.putObject("access");
+        node.put("panels", a.panels()).put("tools", a.tools());
+        a.minutes().ifPresent(m -> node.put("minutes", m));
+        a.weight().ifPresent(w -> node.put("weight", w));
+    }
+
+    private static Access access(JsonObjectReader in) {
+        Access read = new Access(
+                in.text("panels", ""),
+                in.text("tools", ""),
+                in.has("minutes") ? Optional.of(in.number("minutes", 0)) : Optional.empty(),
+                in.has("weight") ? Optional.of(in.number("weight", 0)) : Optional.empty());
+        in.keepUnknown();
+        return read;
     }
 
     private static StepKey key(String text) {

@@ -5,10 +5,12 @@ import java.util.Collection;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.RunBuild;
+import ration.record.build.Access;
 import ration.record.build.Build;
 import ration.record.build.Stage;
 import ration.record.build.Step;
@@ -92,6 +94,13 @@ public final class BuildEdits {
     public static Project expected(Project project, StepKey key, Optional<LocalDate> day) {
         Build build = project.build();
         return project.with(build.with(key, build.step(key).withExpected(day)));
+    }
+
+    /** With another way to get at a part. */
+    public static Project access(Project project, StepKey key, UnaryOperator<Access> change) {
+        Build build = project.build();
+        Step step = build.step(key);
+        return project.with(build.with(key, step.with(change.apply(step.access()))));
     }
 
     /** With a step that waits for another, or no longer. */

@@ -15,6 +15,7 @@ import ration.aircraft.model.LineSize;
 import ration.aircraft.model.Run;
 import ration.answer.assess.Assessment;
 import ration.answer.plan.Plan.State;
+import ration.record.build.Access;
 import ration.record.build.Build;
 import ration.record.build.Stage;
 import ration.record.build.Step;
@@ -219,7 +220,7 @@ class PlanTest {
         Project resized =
                 p.with(p.system().change(r.id(), Run.class, x -> x.resized(LineSize.parse("5/16 x 0.035 tube"))));
         assertThat(resized.build().step(line))
-                .isEqualTo(new Step(Stage.TO_BUY, Optional.of(2.0), Optional.empty(), Set.of()));
+                .isEqualTo(new Step(Stage.TO_BUY, Optional.of(2.0), Optional.empty(), Set.of(), Access.NONE));
         assertThat(resized.build().step(start).stage()).isEqualTo(Stage.OPEN);
         Project moved = p.with(p.system().change(r.id(), Run.class, x -> x.between(x.from(), x.from())));
         assertThat(moved.build().step(start).stage()).isEqualTo(Stage.TORQUED);

@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -15,16 +17,25 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.util.StringConverter;
+import ration.aircraft.model.Header;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.Tank;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.TankAnswer;
 import ration.answer.plan.Plan;
 import ration.answer.plan.PlanWords;
+import ration.answer.plan.Reach;
+import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
+import ration.record.build.Access;
 import ration.record.build.Stage;
 import ration.record.build.StepKey;
 import ration.record.project.BuildEdits;
@@ -99,7 +110,9 @@ final class StepCard extends ColumnBox {
         } else {
             getChildren().add(stages(t));
         }
-        getChildren().addAll(figures(t), trouble, Ui.rule(), Ui.label("Waits for", "group-title"));
+        getChildren().addAll(figures(t), trouble);
+        reach(t);
+        getChildren().addAll(Ui.rule(), Ui.label("Waits for", "group-title"));
         waits(t, plan);
         getChildren()
                 .addAll(
@@ -184,6 +197,94 @@ final class StepCard extends ColumnBox {
             all.getChildren().add(delivery);
         }
         return all;
+    }
+
+    /** How a part is got at, what is drained first, what its mount carries. */
+    private void reach(Plan.Task t) {
+        Optional<Item> item = t.key().kind() == StepKey.Kind.PART || t.key().kind() == StepKey.Kind.LINE
+                ? session.project().system().item(t.key().of())
+                : Optional.empty();
+        if (item.isEmpty()) {
+            return;
+        }
+        Access a = t.step().access();
+        boolean vessel = item.get().only(Tank.class).isPresent()
+                || item.get().only(Header.class).isPresent();
+        GridPane grid = new GridPane();
+        grid.setHgap(6);
+        grid.setVgap(4);
+        grid.addRow(
+                0,
+                Ui.label("panels off", "soft"),
+                words(t, "step-panels", "Panels that come off", a.panels(), Access::withPanels));
+        grid.addRow(1, Ui.label("tools", "soft"), words(t, "step-tools", "Tools", a.tools(), Access::withTools));
+        grid.addRow(
+                2,
+                Ui.label("minutes", "soft"),
+                number(t, "step-minutes", "Minutes to get at it", 1, a.minutes(), Access::withMinutes));
+        if (vessel) {
+            boolean us = session.units().get() == UnitSystem.US;
+            grid.addRow(
+                    3,
+                    Ui.label(us ? "empty, lb" : "empty, kg", "soft"),
+                    number(t, "step-weight", "Weight of it empty", us ? POUND : 1, a.weight(), Access::withWeight));
+        }
+        Assessment now = session.shown().get().assessment();
+        Reach reach = Reach.of(
+                now.project(),
+                now.tanks().stream().collect(Collectors.toMap(x -> x.tank().id(), TankAnswer::body, (x, y) -> x)),
+                item.get());
+        Label drain = Ui.wrapped(reach.drains(session.units().get()), "plain-text");
+        drain.setId("step-drain");
+        getChildren().addAll(Ui.rule(), Ui.label("Access", "group-title"), grid, drain);
+        String load = reach.load(session.units().get());
+        if (!load.isEmpty()) {
+            Label carries = Ui.wrapped(load, "plain-text");
+            carries.setId("step-load");
+            getChildren().add(carries);
+        }
+    }
+
+    private static final double POUND = 0.45359237;
+
+    private QuantityField<String> words(
+            Plan.Task t, String id, String spoken, String now, BiFunction<Access, String, Access> with) {
+        QuantityField<String> field = new QuantityField<>(
+                id,
+                spoken,
+                x -> {
+                    if (x.strip().length() > Access.LONGEST) {
+                        throw new IllegalArgumentException("Maximum " + Access.LONGEST + " letters.");
+                    }
+                    return x.strip();
+                },
+                x -> x);
+        field.update(now);
+        field.getStyleClass().add("left-field");
+        field.onTrouble(trouble::setText);
+        field.onValue(x ->
+                edit.accept("Set access of " + t.name(), p -> BuildEdits.access(p, t.key(), y -> with.apply(y, x))));
+        field.setPrefWidth(176);
+        return field;
+    }
+
+    /** A figure kept in another unit than it is shown in. */
+    private QuantityField<Optional<Double>> number(
+            Plan.Task t,
+            String id,
+            String spoken,
+            double unit,
+            Optional<Double> now,
+            BiFunction<Access, Optional<Double>, Access> with) {
+        QuantityField<Optional<Double>> field = Entries.number(
+                id, spoken + ", blank where not known", "a number from 0 to 1,000", unit == POUND ? "lb" : "kg", 1000);
+        field.update(now.map(x -> Math.round(x / unit * 100) / 100.0));
+        field.onTrouble(trouble::setText);
+        field.onValue(x -> edit.accept(
+                "Set access of " + t.name(),
+                p -> BuildEdits.access(p, t.key(), y -> with.apply(y, x.map(v -> v * unit)))));
+        field.setPrefWidth(70);
+        return field;
     }
 
     private void waits(Plan.Task t, Plan plan) {
