@@ -44,6 +44,9 @@ record Emptying(double stays, double seconds) {
     static Emptying of(TankBody body, Point3 up, Point3 drain, double contents, double bore) {
         double low = up.dot(drain);
         double stays = Math.min(contents, body.volumeBelow(up, low));
+        if (Double.isNaN(bore)) {
+            return new Emptying(stays, Double.NaN);
+        }
         double area = Math.PI * bore * bore / 4;
         double seconds = 0;
         double step = (contents - stays) / SLICES;

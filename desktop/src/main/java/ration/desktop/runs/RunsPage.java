@@ -26,6 +26,7 @@ import ration.aircraft.plumbing.SheetColumn;
 import ration.aircraft.plumbing.SheetJob;
 import ration.aircraft.plumbing.ShoppingList;
 import ration.answer.ask.HoseOrder;
+import ration.answer.assess.Assessment;
 import ration.base.quantity.Dimension;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.ColumnBox;
@@ -36,6 +37,7 @@ import ration.desktop.control.RowBox;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Sheet.Column;
 import ration.desktop.control.Ui;
+import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.verdict.check.Check;
@@ -90,6 +92,11 @@ public final class RunsPage extends BorderPane implements Arriving {
     private final Sheet<Joints.Joint> joints;
     private final VBox lists = new ColumnBox(4);
     private final LeaksPane leaks;
+    private final LongWork ordering;
+    /** What the hose order below was made of. */
+    private Assessment ordered;
+
+    private List<HoseOrder.Row> order = List.of();
     private final ToggleGroup views = new ToggleGroup();
     private final Label said = Ui.wrapped("", "soft");
     private final VBox side = new ColumnBox(8);
@@ -103,6 +110,7 @@ public final class RunsPage extends BorderPane implements Arriving {
         this.session = session;
         this.files = files;
         leaks = new LeaksPane(session);
+        ordering = session.whileOpen().work("hose order");
         setId("runs-page");
         for (SheetJob job : SheetJob.values()) {
             jobs.put(job, sheet(job));
@@ -412,19 +420,32 @@ public final class RunsPage extends BorderPane implements Arriving {
 
     /** What a shop is told of each hose. */
     private void hoses() {
-        List<HoseOrder.Row> made = HoseOrder.of(session.shown().get().assessment());
+        Assessment now = session.shown().get().assessment();
+        if (ordered != now) {
+            // what a line stands dead-headed is solved: behind the window
+            ordering.start(
+                    task -> HoseOrder.of(now),
+                    rows -> {
+                        ordered = now;
+                        order = rows;
+                        refresh();
+                    },
+                    this::say);
+            return;
+        }
+        List<HoseOrder.Row> made = order;
         if (made.isEmpty()) {
             return;
         }
-        javafx.scene.layout.GridPane order = grid();
-        order.setId("hose-order");
+        javafx.scene.layout.GridPane table = grid();
+        table.setId("hose-order");
         String[] heads = {"Line", "Of", "Cut", "Seat to seat", "Start", "End", "Clocking", "Proof, in liquid"};
         for (int i = 0; i < heads.length; i++) {
-            order.add(Ui.label(heads[i], "soft"), i, 0);
+            table.add(Ui.label(heads[i], "soft"), i, 0);
         }
         int row = 1;
         for (HoseOrder.Row h : made) {
-            order.addRow(
+            table.addRow(
                     row++,
                     Ui.label(h.run().name(), "bold"),
                     Ui.label(h.of()),
@@ -436,14 +457,14 @@ public final class RunsPage extends BorderPane implements Arriving {
                     Ui.label(session.units().get().text(h.proof(), Dimension.PRESSURE)));
             if (!h.made().trouble().isEmpty()) {
                 Label trouble = Ui.label(h.made().trouble(), "wrong-text");
-                order.add(trouble, 1, row++, heads.length - 1, 1);
+                table.add(trouble, 1, row++, heads.length - 1, 1);
             }
         }
         lists.getChildren()
                 .addAll(
                         Ui.label("Hose order", "page-title"),
                         Ui.wrapped(HoseOrder.CLOCKING, "soft"),
-                        order,
+                        table,
                         new Label());
     }
 

@@ -29,7 +29,7 @@ final class PacketCard extends ColumnBox {
         last.setId("packet-last");
         Button write = Ui.button("Write packet (PDF)", "packet-write", papers::packet, "big-button", "filled");
         write.setMaxWidth(Double.MAX_VALUE);
-        cards = Ui.button("", "packet-cards", papers::testCards);
+        cards = Ui.button("Test cards", "packet-cards", papers::testCards);
         cards.setMaxWidth(Double.MAX_VALUE);
         since = Ui.button("What changed since the last packet", "packet-since", () -> papers.sinceLastPacket(compared));
         since.setMaxWidth(Double.MAX_VALUE);

@@ -76,7 +76,7 @@ public final class SignOffPage extends LivePage {
         allChip.setId("filter-all");
         chip(allChip);
         for (Verdict v : RequirementTable.ORDER) {
-            ToggleButton b = new ToggleButton();
+            ToggleButton b = new ToggleButton(v.word());
             b.setId(RequirementTable.chipId(v));
             chip(b);
             chips.put(v, b);
@@ -122,6 +122,7 @@ public final class SignOffPage extends LivePage {
     protected void refresh() {
         TestProgram program = session.shown().get().assessment().program();
         if (!program.worked()) {
+            basis.setText("Working out what the tests show.");
             proving.start(
                     task -> {
                         program.work();
