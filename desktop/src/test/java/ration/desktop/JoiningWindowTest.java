@@ -198,4 +198,28 @@ class JoiningWindowTest extends WindowHarness {
                 .orElseThrow()
                 .on(system);
     }
+
+    /**
+     * A hand that goes on before the answer is back: the chooser it opened stays when the answer to the edit before
+     * comes.
+     */
+    @Test
+    void aLateAnswerDoesNotCloseTheChooser() {
+        focusDrawing();
+        robot.interact(() -> session.picked().set("strainer"));
+        robot.interact(() -> {
+            session.apply(ration.record.project.Edit.of("Name it", p -> p.withName("Another")));
+            // before the answer is back
+            javafx.event.Event.fireEvent(
+                    node("#schematic"),
+                    new javafx.scene.input.KeyEvent(
+                            javafx.scene.input.KeyEvent.KEY_PRESSED, "o", "o", KeyCode.O, false, false, false, false));
+            assertThat(session.shown().get().project().name()).isNotEqualTo("Another");
+        });
+        until(() -> session.shown().get().project().name().equals("Another"));
+        Hand.settle();
+        assertThat(node("#chooser").isVisible()).isTrue();
+        keys(KeyCode.ESCAPE);
+        until(() -> !node("#chooser").isVisible());
+    }
 }

@@ -39,6 +39,7 @@ import ration.record.project.ItemEdits;
 import ration.record.project.Joining;
 import ration.record.project.LayoutEdits;
 import ration.record.project.LayoutEdits.Spot;
+import ration.record.project.Project;
 
 /** The drawing, its keys, and the card. */
 public final class LayoutPage extends BorderPane implements Arriving {
@@ -56,6 +57,9 @@ public final class LayoutPage extends BorderPane implements Arriving {
     private final ToggleButton vents = layer("Vents", Ink.AIR, "layer-vents", 4.0, 3.0);
     private final ToggleButton drains = layer("Drains", Ink.TEAL, "layer-drains");
     private final ToggleButton above = new ToggleButton("From above");
+    /** The layout as it was when the chooser was opened or a line begun. */
+    private Project askedOf;
+
     private final PicturePane plan;
 
     public LayoutPage(Session session, Consumer<Item> operate) {
@@ -93,13 +97,15 @@ public final class LayoutPage extends BorderPane implements Arriving {
         cardShown.selectedProperty().addListener((o, was, now) -> placeCard());
         session.whileOpen().follow(session.picked(), this::placeCard);
         placeCard();
+        chooser.visibleProperty().addListener((o, was, now) -> askedOf = now ? session.project() : askedOf);
         session.whileOpen().follow(session.picked(), chooser::close);
         EachPulse planned = new EachPulse(this::drawPlan);
         session.whileOpen().follow(session.shown(), planned::ask);
         session.whileOpen().follow(session.picked(), planned::ask);
         session.whileOpen().follow(session.units(), planned::ask);
         session.whileOpen().follow(session.shown(), (o, was, now) -> {
-            if (was.project() != now.project()) {
+            // an answer that comes late to the layout the question was asked of takes nothing away
+            if (was.project() != now.project() && now.project() != askedOf) {
                 chooser.close();
                 begin(Optional.empty());
             }
@@ -387,6 +393,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
     private void begin(Optional<PortRef> port) {
         if (!begun.equals(port)) {
             begun = port;
+            askedOf = session.project();
             drawing.begin(port);
         }
     }
