@@ -85,13 +85,15 @@ final class PumpsCommand implements Callable<Integer> {
         }
         PumpWords words = new PumpWords(p.system(), which.get(), UnitSystem.US);
         List<PumpWords.Row> rows = new ArrayList<>(List.of(words.fitted(wanted.get())));
+        words.wired(wanted.get()).ifPresent(rows::add);
         candidates.forEach(c -> rows.add(words.row(c.name(), c.curve())));
         asked.out().print(asked.json() ? asJson(p, which.get(), rows) : asText(p, words, rows));
         return rows.get(0).verdict() == Verdict.HOLDS || rows.get(0).verdict() == Verdict.THIN ? 0 : 1;
     }
 
     private static String asText(Project p, PumpWords words, List<PumpWords.Row> rows) {
-        StringBuilder out = new StringBuilder(p.name() + "\n" + words.needs() + "\n\n");
+        StringBuilder out = new StringBuilder(p.name() + "\n" + words.needs() + "\n"
+                + (words.returned().isEmpty() ? "" : words.returned() + "\n") + "\n");
         rows.forEach(r -> out.append("  ")
                 .append(String.format(
                         java.util.Locale.ROOT, "%-10s %-28s %s%n", r.verdict().word(), r.name(), r.detail())));

@@ -3,6 +3,8 @@ package ration.answer.ask;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Pump;
 import ration.aircraft.topology.Topology;
@@ -60,6 +62,26 @@ public record PumpWords(FuelSystem system, WhichPump which, UnitSystem units) {
     public Row fitted(Pump pump) {
         return row(pump.name() + " (fitted)", which.fit(pump));
     }
+
+    /** The same at the voltage its wire leaves it; empty where wire or current are not known. */
+    public Optional<Row> wired(Pump pump) {
+        return WhichPump.Speed.wired(pump)
+                .map(s ->
+                        row(pump.name() + " as wired, " + UnitSystem.figure(s.volts(), 2) + " V", which.fit(pump, s)));
+    }
+
+    /** How much comes back unburned; empty where nothing does. */
+    public String returned() {
+        String said = which.returned().entrySet().stream()
+                .map(e -> UnitSystem.figure(100 * e.getValue(), 0) + "% at "
+                        + e.getKey().label().toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining(", "));
+        return which.returned().values().stream().allMatch(s -> s < SPOONFUL)
+                ? ""
+                : "Of what is pumped, " + said + " comes back unburned.";
+    }
+
+    private static final double SPOONFUL = 0.01;
 
     /** A curve by its name. */
     public Row row(String name, List<Pump.CurvePoint> curve) {

@@ -2,15 +2,23 @@ package ration.answer.ask;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.IntStream;
+import ration.aircraft.condition.Attitude;
 import ration.aircraft.condition.Condition;
+import ration.aircraft.condition.Power;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Pump;
 import ration.aircraft.model.Run;
+import ration.aircraft.model.Wire;
+import ration.aircraft.topology.Topology;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.base.quantity.Measured;
@@ -30,8 +38,10 @@ import ration.physics.flow.FlowQuestion;
  * @param pump id
  * @param needs the hardest first
  * @param never cases that no pressure up to {@link #MOST} makes hold: another part is in the way
+ * @param returned share of what the pumps move that comes back unburned, by the engine's power; of a level aircraft
+ *     with half in every tank and every pump on; nothing where that has no answer
  */
-public record WhichPump(String pump, List<Need> needs, List<Condition> never) {
+public record WhichPump(String pump, List<Need> needs, List<Condition> never, Map<Power, Double> returned) {
 
     /** As far as is asked, Pa: 120 psi. */
     public static final double MOST = 120 * 6894.757293168361;
@@ -52,6 +62,7 @@ public record WhichPump(String pump, List<Need> needs, List<Condition> never) {
     public WhichPump {
         needs = List.copyOf(needs);
         never = List.copyOf(never);
+        returned = java.util.Collections.unmodifiableMap(new java.util.TreeMap<>(returned));
     }
 
     /**
@@ -101,7 +112,89 @@ public record WhichPump(String pump, List<Need> needs, List<Condition> never) {
                 .toList();
         all.removeIf(n -> Double.isNaN(n.rise));
         all.sort(Comparator.comparingDouble(Need::rise).reversed());
-        return Optional.of(new WhichPump(pump, all, never));
+        return Optional.of(new WhichPump(pump, all, never, returned(a)));
+    }
+
+    static Map<Power, Double> returned(Assessment a) {
+        FlowBasis basis = a.basis().orElseThrow();
+        Map<String, Double> half = new HashMap<>();
+        basis.bodies().forEach((id, b) -> half.put(id, b.capacity() / 2));
+        Map<Power, Double> all = new java.util.EnumMap<>(Power.class);
+        for (Power power : Power.values()) {
+            double burn = a.project().brief().demand() * power.demandShare();
+            FlowAnswer now = basis.ask(
+                    new Condition(
+                                    Attitude.ofDegrees("Level", 0, 0),
+                                    half,
+                                    Topology.positions(basis.system()).stream()
+                                            .findFirst()
+                                            .orElse(Map.of()),
+                                    Set.of(),
+                                    Set.of(),
+                                    a.project().brief().fuelKelvin())
+                            .with(power),
+                    new FlowQuestion.Demand(burn));
+            // what leaves the tanks and headers for the engine, and what of it comes back to them
+            double moved = Topology.of(basis.system()).feedPumps().stream()
+                    .mapToDouble(p -> basis.system()
+                            .runAt(new PortRef(p.id(), Item.OUT))
+                            .map(r -> Math.abs(now.usable() ? now.flow(r.id()) : 0))
+                            .orElse(0.0))
+                    .max()
+                    .orElse(0);
+            if (now.usable() && moved > FlowAnswer.NO_FLOW) {
+                all.put(power, share(burn, moved));
+            }
+        }
+        return all;
+    }
+
+    /** Of what a pump moves, the share that is not burned, 0 to 1. */
+    static double share(double burn, double moved) {
+        return Math.max(0, 1 - burn / moved);
+    }
+
+    /**
+     * A curve at another speed: flow goes with speed, pressure with its square. Affinity of turbine pumps; of others
+     * from memory, confidence low.
+     *
+     * @param speed over the rated one
+     */
+    public static List<Pump.CurvePoint> at(List<Pump.CurvePoint> curve, Speed speed) {
+        return curve.stream()
+                .map(p -> new Pump.CurvePoint(
+                        Measured.of(p.flow().si() * speed.share(), Unit.CUBIC_METRE_PER_SECOND, "computed"),
+                        Measured.of(p.pressure().si() * speed.share() * speed.share(), Unit.PASCAL, "computed")))
+                .toList();
+    }
+
+    /** Over the rated speed: by voltage, the share of the rated voltage. */
+    public record Speed(double share) {
+
+        /** Nominal voltage of a charged bus, at which pumps are rated; common practice, no source. */
+        public static final double RATED_VOLTS = 13.8;
+
+        /** Of an electric pump by what its wire leaves of the bus; empty where wire or current are not known. */
+        public static Optional<Speed> wired(Pump pump) {
+            OptionalDouble ohms = pump.build().wiring().wire().map(Wire::ohms).orElse(OptionalDouble.empty());
+            return pump.drive() == Pump.Drive.ELECTRIC
+                            && ohms.isPresent()
+                            && pump.build().current().isPresent()
+                    ? Optional.of(new Speed(Math.max(
+                            0,
+                            (RATED_VOLTS
+                                            - ohms.getAsDouble()
+                                                    * pump.build()
+                                                            .current()
+                                                            .get()
+                                                            .si())
+                                    / RATED_VOLTS)))
+                    : Optional.empty();
+        }
+
+        public double volts() {
+            return share * RATED_VOLTS;
+        }
     }
 
     /** How a curve, flow and pressure points with the flow rising, fares: it fits none while a case never holds. */
@@ -111,7 +204,14 @@ public record WhichPump(String pump, List<Need> needs, List<Condition> never) {
 
     /** The same of a pump as it is fitted, cut off at its relief. */
     public Fit fit(Pump fitted) {
-        return fit(fitted.curve(), fitted.build().relief().map(Measured::si).orElse(Double.POSITIVE_INFINITY));
+        return fit(fitted, new Speed(1));
+    }
+
+    /** The same at another speed. */
+    public Fit fit(Pump fitted, Speed speed) {
+        return fit(
+                at(fitted.curve(), speed),
+                fitted.build().relief().map(Measured::si).orElse(Double.POSITIVE_INFINITY));
     }
 
     private Fit fit(List<Pump.CurvePoint> curve, double relief) {

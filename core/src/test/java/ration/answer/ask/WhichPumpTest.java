@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -12,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import ration.Samples;
 import ration.Systems;
+import ration.aircraft.condition.Power;
 import ration.aircraft.model.Pump;
 import ration.answer.assess.Assessment;
 import ration.base.quantity.Measured;
@@ -105,14 +107,61 @@ class WhichPumpTest {
         WhichPump which = new WhichPump(
                 "lift",
                 List.of(),
-                List.of(Systems.assessedCorrie().governing().orElseThrow().condition()));
+                List.of(Systems.assessedCorrie().governing().orElseThrow().condition()),
+                Map.of());
         assertThat(which.fit(curve(0, 119, 500, 118)).fits()).isFalse();
-        assertThat(new WhichPump("lift", List.of(), List.of())
+        assertThat(new WhichPump("lift", List.of(), List.of(), Map.of())
                         .fit(curve(0, 1, 5, 0))
                         .fits())
                 .isTrue();
         assertThat(WhichPump.of(Systems.assessedCorrie(), "selector", Task.QUIET))
                 .isEmpty();
+    }
+
+    /** p = 88 s^2 - 0.03 Q^2, psi and gph, at 49 psi: 36.06 gph, 25.68 at 12.2 of 13.8 V. Worked example. */
+    @Test
+    void a_slower_pump_gives_less() {
+        List<Pump.CurvePoint> rated = java.util.stream.IntStream.rangeClosed(0, 540)
+                .mapToObj(i -> i / 10.0)
+                .map(q -> new Pump.CurvePoint(
+                        Measured.of(q, Unit.GALLON_PER_HOUR), Measured.of(88 - 0.03 * q * q, Unit.PSI)))
+                .toList();
+        assertThat(flow(rated, 1)).isCloseTo(36.06, within(0.02));
+        assertThat(flow(rated, 12.2 / 13.8)).isCloseTo(25.68, within(0.02));
+        assertThat(flow(rated, 13.05 / 13.8)).isCloseTo(31.48, within(0.03));
+    }
+
+    /** By halving: what it gives against 49 psi, gph. */
+    private static double flow(List<Pump.CurvePoint> rated, double share) {
+        List<Pump.CurvePoint> curve = WhichPump.at(rated, new WhichPump.Speed(share));
+        double low = 0;
+        double high = 54;
+        for (int i = 0; i < 60; i++) {
+            double q = (low + high) / 2;
+            if (WhichPump.at(curve, Unit.GALLON_PER_HOUR.toSi(q)) > Unit.PSI.toSi(49)) {
+                low = q;
+            } else {
+                high = q;
+            }
+        }
+        return low;
+    }
+
+    /** A pump of 125 to 150 % of full power returns 20 to 33.33 %, 52 to 60 % at 60 % power. Worked example. */
+    @ParameterizedTest
+    @CsvSource({"1, 1.25, 20.00", "1, 1.5, 33.33", "0.6, 1.25, 52.00", "0.6, 1.5, 60.00", "2, 1.5, 0"})
+    void what_is_not_burned_comes_back(double burn, double moved, double percent) {
+        assertThat(100 * WhichPump.share(burn, moved)).isCloseTo(percent, within(0.005));
+    }
+
+    /** In a layout with a return more comes back the less is burned; without one nothing does. */
+    @Test
+    void the_less_is_burned_the_more_returns() {
+        Assessment a = Assessment.of(ration.record.project.Pattern.TWO_PUMPS_PARALLEL.project());
+        Map<Power, Double> returned = WhichPump.returned(a);
+        assertThat(returned.get(Power.IDLE)).isGreaterThan(returned.get(Power.CRUISE));
+        assertThat(returned.get(Power.CRUISE)).isGreaterThan(returned.get(Power.TAKE_OFF));
+        assertThat(returned.get(Power.TAKE_OFF)).isBetween(0.0, 1.0);
     }
 
     @Test

@@ -173,8 +173,12 @@ final class PumpPane extends BorderPane {
         found.ifPresent(f -> {
             PumpWords words =
                     new PumpWords(asked.project().system(), f, session.units().get());
-            state.setText(words.needs());
+            state.setText(words.needs() + (words.returned().isEmpty() ? "" : " " + words.returned()));
             fitted().ifPresent(p -> rows.getChildren().add(row(words.fitted(p), () -> {
+                shown = Optional.empty();
+                tell();
+            })));
+            fitted().flatMap(words::wired).ifPresent(r -> rows.getChildren().add(row(r, () -> {
                 shown = Optional.empty();
                 tell();
             })));
