@@ -6,7 +6,8 @@
  * {@link ration.aircraft.plumbing.RunSheet} adds and pastes rows; {@link ration.aircraft.plumbing.Joints} looks at
  * every joint; {@link ration.aircraft.plumbing.LineRules} holds the tables (bend radius, support spacing, torque, hose
  * and fitting families) with their sources, from memory; {@link ration.aircraft.plumbing.CutLength} and
- * {@link ration.aircraft.plumbing.ShoppingList} say what to cut and to buy;
+ * {@link ration.aircraft.plumbing.ShoppingList} say what to cut and to buy; {@link ration.aircraft.plumbing.HosePath}
+ * is the center line of a hose, {@link ration.aircraft.plumbing.HoseMade} the hose with its ends;
  * {@link ration.aircraft.plumbing.SealingPlaces} every place that keeps fuel in by a seal.
  */
 package ration.aircraft.plumbing;

@@ -15,6 +15,7 @@ import ration.aircraft.condition.Condition;
 import ration.aircraft.condition.Fault;
 import ration.aircraft.condition.Faults;
 import ration.aircraft.condition.Power;
+import ration.aircraft.model.EngineInlet;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.JetPump;
@@ -318,6 +319,8 @@ final class PumpsOn {
                 over.stream().mapToDouble(p -> Math.abs(p - setting)).max().orElseThrow();
         boolean follows = !refers || off.getAsDouble() > idle.getAsDouble();
         Verdict v = worst > 2 * band || !follows ? Verdict.FAILS : worst > band ? Verdict.THIN : Verdict.HOLDS;
+        boolean injected =
+                system.inlet().filter(i -> i.style() == EngineInlet.Style.RAIL).isPresent();
         boolean creeps = creep.getAsDouble() > full.getAsDouble() + 2 * band;
         return Outcome.measured(
                 v,
@@ -333,8 +336,20 @@ final class PumpsOn {
                                 ? ", reference hose off " + u.text(off.getAsDouble(), Dimension.PRESSURE)
                                 : "")
                         + "; off its setting by up to " + u.text(worst, Dimension.PRESSURE) + "."
+                        + (injected
+                                ? " Injectors flow " + UnitSystem.figure(injectors(full.getAsDouble(), setting), 3)
+                                        + "\u00d7 at full power."
+                                : "")
                         + (creeps ? " It creeps up with no flow: leaking seat." : "")
                         + (follows ? "" : " It does not rise with the reference hose off: reference blocked."));
+    }
+
+    /**
+     * What an injector passes at a rail pressure over the manifold, over what it passes at the pressure it was set for;
+     * orifice law.
+     */
+    static double injectors(double over, double setting) {
+        return Math.sqrt(Math.max(0, over) / setting);
     }
 
     private Outcome priming(String pump, Work.Sheet sheet) {

@@ -6,6 +6,7 @@
  * how long a tank feeds once its vent is blocked. {@link ration.physics.breathing.LowPoints} walks the measured heights
  * of every wet line and vent in an attitude: undrained low points, vent traps, high points.
  * {@link ration.physics.breathing.VentPath} follows a vent through other tanks to the tips it ends at.
+ * {@link ration.physics.breathing.VentSearch} finds which place of a vent is blocked, by halves.
  * {@link ration.physics.breathing.SamplingCard} lists the drains in walk-round order.
  */
 package ration.physics.breathing;

@@ -217,6 +217,15 @@ class PumpsOnTest {
         assertThat(o.words().in(UnitSystem.US).contains("leaking seat")).isEqualTo(creep > 50);
     }
 
+    /** 43 psi +- 3: 0.9645 to 1.034; without a reference at 10 inHg 1.056. Worked example. */
+    @Test
+    void injectorsFlowByTheRootOfTheirPressure() {
+        double manifold = Unit.PSI.fromSi(Unit.INCH_OF_MERCURY.toSi(10));
+        assertThat(PumpsOn.injectors(40, 43)).isCloseTo(0.9645, within(5e-5));
+        assertThat(PumpsOn.injectors(46, 43)).isCloseTo(1.034, within(5e-4));
+        assertThat(PumpsOn.injectors(43 + manifold, 43)).isCloseTo(1.056, within(5e-4));
+    }
+
     @Test
     void aCloggedJetAndAStuckCheckFail() {
         Laid jets = Laid.of(Pattern.JET_COLLECTOR);
