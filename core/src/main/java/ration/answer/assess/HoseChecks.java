@@ -7,6 +7,7 @@ import java.util.Optional;
 import ration.aircraft.heat.Heat;
 import ration.aircraft.heat.HeatFigure;
 import ration.aircraft.heat.Zone;
+import ration.aircraft.model.Construction;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Run;
@@ -30,6 +31,7 @@ final class HoseChecks {
         for (Run run : project.system().runs()) {
             made(project.system(), run).ifPresent(all::add);
             heat(project, run).ifPresent(all::add);
+            fuel(project, run).ifPresent(all::add);
         }
         return all;
     }
@@ -85,6 +87,25 @@ final class HoseChecks {
                         + ".",
                 "Usual print of hose, from memory, confidence middling to low; the manufacturer's print precedes",
                 "Use a hose for that heat, or route it outside the bay."));
+    }
+
+    /** Low-pressure hose and clear tube are often not made for ethanol. */
+    private static Optional<Finding> fuel(Project project, Run run) {
+        Construction made = LineRules.construction(run);
+        boolean doubtful = made == Construction.PUSH_ON || made == Construction.CLEAR;
+        return doubtful && project.heat().volatility().ethanol()
+                ? Optional.of(Checks.finding(
+                        Check.BUILD_HOSE_FUEL,
+                        run.id(),
+                        "Ethanol in " + run.name(),
+                        run.id(),
+                        Verdict.THIN,
+                        1.02,
+                        u -> "Fuel with ethanol; " + made.label().toLowerCase(java.util.Locale.ROOT)
+                                + " is often not made for it.",
+                        "Usual print of hose, from memory, confidence middling; the manufacturer's print precedes",
+                        "Use a hose whose print names ethanol."))
+                : Optional.empty();
     }
 
     private static boolean inBay(FuelSystem system, Heat heat, Run run, PortRef port) {

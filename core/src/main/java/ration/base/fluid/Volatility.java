@@ -1,5 +1,8 @@
 package ration.base.fluid;
 
+import java.util.EnumSet;
+import java.util.Set;
+
 /**
  * How easily a fuel boils, at the limit of what its specification allows. ASTM D910, D7547 and D4814 limits, from
  * memory with high confidence.
@@ -69,4 +72,12 @@ public enum Volatility {
     public static Volatility usual(FuelGrade grade) {
         return grade == FuelGrade.AVGAS_100LL ? AVGAS_100LL : MOGAS_UNSAID;
     }
+
+    /** Whether it holds ethanol: not every hose, seal and sealant bears that. */
+    public boolean ethanol() {
+        return ETHANOL.contains(this);
+    }
+
+    private static final Set<Volatility> ETHANOL = EnumSet.of(
+            MOGAS_AA_ETHANOL, MOGAS_A_ETHANOL, MOGAS_B_ETHANOL, MOGAS_C_ETHANOL, MOGAS_D_ETHANOL, MOGAS_E_ETHANOL);
 }

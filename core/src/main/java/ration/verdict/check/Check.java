@@ -61,6 +61,7 @@ public enum Check {
     BUILD_FIRE("build.fire", Topic.RUNS, "Fire resistance forward of the firewall", Answers.WHEN_IT_CONCERNS),
     BUILD_HOSE_MADE("build.hose-made", Topic.RUNS, "Hose can be made as routed", Answers.WHEN_IT_CONCERNS),
     BUILD_HOSE_HEAT("build.hose-heat", Topic.RUNS, "Hose and the heat round it", Answers.WHEN_IT_CONCERNS),
+    BUILD_HOSE_FUEL("build.hose-fuel", Topic.RUNS, "Hose and ethanol", Answers.WHEN_IT_CONCERNS),
     BUILD_HOSE_PROOF("build.hose-proof", Topic.RUNS, "Proof pressure of a hose", Answers.WHEN_IT_CONCERNS),
     BUILD_DEAD_HEAD("build.dead-head", Topic.RUNS, "Line rating above dead-head pressure", Answers.WHEN_IT_CONCERNS),
     TANK_UNUSABLE("tank.unusable", Topic.TANKS, "Unusable fuel placard", Answers.PER_TANK),
