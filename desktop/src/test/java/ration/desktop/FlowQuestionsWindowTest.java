@@ -55,7 +55,7 @@ class FlowQuestionsWindowTest extends WindowHarness {
         robot.clickOn("#rail-flow");
         until(() -> robot.lookup("#flow-which-pump").tryQuery().isPresent());
         press("#flow-which-pump");
-        until(() -> label("#pump-state").startsWith("It must give at least "));
+        until(() -> label("#pump-state").startsWith("Required: "));
         assertThat(node("#pump-row-lift-pump-fitted-").getAccessibleText()).contains(", Holds, gives ");
         answers.open = folder.resolve("pumps.csv");
         java.nio.file.Files.writeString(
@@ -72,7 +72,7 @@ class FlowQuestionsWindowTest extends WindowHarness {
                 .flatMap(x -> x.only(ration.aircraft.model.Pump.class))
                 .filter(x -> x.curve().size() == 2)
                 .isPresent());
-        until(() -> label("#pump-state").startsWith("It must give at least "));
+        until(() -> label("#pump-state").startsWith("Required: "));
         robot.interact(session::undo);
     }
 

@@ -43,9 +43,8 @@ public record PumpWords(FuelSystem system, WhichPump which, UnitSystem units) {
                         + " (" + where(n) + ")");
             }
         }
-        String least = apart.isEmpty()
-                ? "No case needs pressure of it."
-                : "It must give at least " + String.join("; ", apart) + ".";
+        String least =
+                apart.isEmpty() ? "No case needs pressure of it." : "Required: " + String.join("; ", apart) + ".";
         return least
                 + (which.never().isEmpty()
                         ? ""
@@ -78,7 +77,7 @@ public record PumpWords(FuelSystem system, WhichPump which, UnitSystem units) {
                 .collect(Collectors.joining(", "));
         return which.returned().values().stream().allMatch(s -> s < SPOONFUL)
                 ? ""
-                : "Of what is pumped, " + said + " comes back unburned.";
+                : "With this pump alone, " + said + " of what it moves comes back unburned.";
     }
 
     private static final double SPOONFUL = 0.01;

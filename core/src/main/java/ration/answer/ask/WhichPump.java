@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import ration.aircraft.condition.Attitude;
 import ration.aircraft.condition.Condition;
@@ -38,8 +39,8 @@ import ration.physics.flow.FlowQuestion;
  * @param pump id
  * @param needs the hardest first
  * @param never cases that no pressure up to {@link #MOST} makes hold: another part is in the way
- * @param returned share of what the pumps move that comes back unburned, by the engine's power; of a level aircraft
- *     with half in every tank and every pump on; nothing where that has no answer
+ * @param returned share of what it moves by itself that comes back unburned, by the engine's power; of a level aircraft
+ *     with half in every tank; nothing where that has no answer
  */
 public record WhichPump(String pump, List<Need> needs, List<Condition> never, Map<Power, Double> returned) {
 
@@ -112,13 +113,17 @@ public record WhichPump(String pump, List<Need> needs, List<Condition> never, Ma
                 .toList();
         all.removeIf(n -> Double.isNaN(n.rise));
         all.sort(Comparator.comparingDouble(Need::rise).reversed());
-        return Optional.of(new WhichPump(pump, all, never, returned(a)));
+        return Optional.of(new WhichPump(pump, all, never, returned(a, pump)));
     }
 
-    static Map<Power, Double> returned(Assessment a) {
+    static Map<Power, Double> returned(Assessment a, String pump) {
         FlowBasis basis = a.basis().orElseThrow();
         Map<String, Double> half = new HashMap<>();
         basis.bodies().forEach((id, b) -> half.put(id, b.capacity() / 2));
+        Set<String> others = Topology.of(basis.system()).feedPumps().stream()
+                .map(Pump::id)
+                .filter(id -> !id.equals(pump))
+                .collect(Collectors.toSet());
         Map<Power, Double> all = new java.util.EnumMap<>(Power.class);
         for (Power power : Power.values()) {
             double burn = a.project().brief().demand() * power.demandShare();
@@ -130,18 +135,14 @@ public record WhichPump(String pump, List<Need> needs, List<Condition> never, Ma
                                             .findFirst()
                                             .orElse(Map.of()),
                                     Set.of(),
-                                    Set.of(),
+                                    others,
                                     a.project().brief().fuelKelvin())
                             .with(power),
                     new FlowQuestion.Demand(burn));
-            // what leaves the tanks and headers for the engine, and what of it comes back to them
-            double moved = Topology.of(basis.system()).feedPumps().stream()
-                    .mapToDouble(p -> basis.system()
-                            .runAt(new PortRef(p.id(), Item.OUT))
-                            .map(r -> Math.abs(now.usable() ? now.flow(r.id()) : 0))
-                            .orElse(0.0))
-                    .max()
-                    .orElse(0);
+            double moved = basis.system()
+                    .runAt(new PortRef(pump, Item.OUT))
+                    .map(r -> now.usable() ? Math.abs(now.flow(r.id())) : 0)
+                    .orElse(0.0);
             if (now.usable() && moved > FlowAnswer.NO_FLOW) {
                 all.put(power, share(burn, moved));
             }

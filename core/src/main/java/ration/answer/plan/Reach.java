@@ -11,7 +11,7 @@ import ration.aircraft.model.Header;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Run;
-import ration.aircraft.model.ShutOff;
+import ration.aircraft.model.Selector;
 import ration.aircraft.model.Tank;
 import ration.aircraft.topology.Passing;
 import ration.aircraft.topology.Topology;
@@ -25,9 +25,10 @@ import ration.record.project.Project;
  * shutoff closed, pumps stopped; checks are not trusted to hold.
  *
  * @param drain by tank or header, what runs out at the part, m3
+ * @param unknown names of tanks whose fuel comes to the part and whose shape does not close
  * @param weight full of fuel, kg; empty of what holds none, or where its own weight is not known
  */
-public record Reach(List<Drain> drain, OptionalDouble weight) {
+public record Reach(List<Drain> drain, List<String> unknown, OptionalDouble weight) {
 
     /** Load factors of mounts: positive maneuver, the same ultimate, forward in a crash; from memory. */
     public static final double MANEUVER = 3.8;
@@ -41,6 +42,7 @@ public record Reach(List<Drain> drain, OptionalDouble weight) {
 
     public Reach {
         drain = List.copyOf(drain);
+        unknown = List.copyOf(unknown);
     }
 
     /**
@@ -54,7 +56,7 @@ public record Reach(List<Drain> drain, OptionalDouble weight) {
     /**
      * Of a part or a line.
      *
-     * @param bodies of the tanks, by id; one that does not close is left out
+     * @param bodies of the tanks, by id; one that does not close is not among them
      */
     public static Reach of(Project project, Map<String, TankBody> bodies, Item item) {
         FuelSystem system = project.system();
@@ -65,18 +67,16 @@ public record Reach(List<Drain> drain, OptionalDouble weight) {
                         .map(p -> new PortRef(item.id(), p))
                         .toList());
         List<Drain> all = new ArrayList<>();
+        List<String> unknown = new ArrayList<>();
         if (item.only(Tank.class).isPresent()) {
             TankBody body = bodies.get(item.id());
             if (body != null) {
                 all.add(new Drain(item.id(), item.name(), body.full(up)));
+            } else {
+                unknown.add(item.name());
             }
         } else {
-            Set<PortRef> reached = Topology.of(system)
-                    .reached(
-                            ports,
-                            Passing.untrusted(
-                                    Map.of(),
-                                    system.all(ShutOff.class).map(Item::id).collect(Collectors.toSet())));
+            Set<PortRef> reached = Topology.of(system).reached(ports, closed(system));
             double low = ports.stream()
                     .map(system::point)
                     .flatMap(java.util.Optional::stream)
@@ -86,7 +86,9 @@ public record Reach(List<Drain> drain, OptionalDouble weight) {
             Set<String> ids = reached.stream().map(PortRef::item).collect(Collectors.toSet());
             for (Tank t : system.tanks()) {
                 TankBody body = bodies.get(t.id());
-                if (ids.contains(t.id()) && body != null) {
+                if (ids.contains(t.id()) && body == null) {
+                    unknown.add(t.name());
+                } else if (ids.contains(t.id())) {
                     double full = body.full(up);
                     // it empties down to the part, and no further than to its own outlet
                     double lip = t.outlets().stream()
@@ -106,7 +108,24 @@ public record Reach(List<Drain> drain, OptionalDouble weight) {
                     .forEach(h ->
                             all.add(new Drain(h.id(), h.name(), h.capacity().si())));
         }
-        return new Reach(all, full(project, bodies, item));
+        return new Reach(all, unknown, full(project, bodies, item));
+    }
+
+    /**
+     * Everything that is not closed by hand lets fuel through, headers and rails too: what stands behind them runs
+     * after. A selector that has no OFF cannot be closed.
+     */
+    private static Passing closed(FuelSystem system) {
+        Set<String> shuts = system.selectors().stream()
+                .filter(s -> s.positions().stream().anyMatch(Selector.Position::off))
+                .map(Item::id)
+                .collect(Collectors.toSet());
+        return p -> switch (p.what()) {
+            case SHUT_OFF -> Passing.Way.NONE;
+            case POSITION -> shuts.contains(p.from().item()) ? Passing.Way.NONE : Passing.Way.BOTH;
+            case BORE, CHECK, FREE_PUMP, CHECKED_PUMP, TIGHT_PUMP, BYPASS, REDUCER, TANK, HEADER, RAIL ->
+                Passing.Way.BOTH;
+        };
     }
 
     /** Its own weight and that of the fuel it is full of, at 15 C. */
@@ -136,13 +155,16 @@ public record Reach(List<Drain> drain, OptionalDouble weight) {
 
     /** What must be drained, in a sentence. */
     public String drains(UnitSystem units) {
-        return drain.isEmpty()
-                ? "Drain first: nothing stands over it with every valve shut; catch what is in the line."
-                : "Drain first: "
-                        + drain.stream()
-                                .map(d -> units.fineVolume(d.volume()) + " from " + d.name())
-                                .collect(Collectors.joining(", "))
-                        + ", parked and full, every valve shut.";
+        return !unknown.isEmpty()
+                ? "Drain first: Not shown. The shape of " + String.join(", ", unknown)
+                        + " does not close: drain it whole."
+                : drain.isEmpty()
+                        ? "Drain first: no fuel above it with every valve shut. Catch what is in the line."
+                        : "Drain first: "
+                                + drain.stream()
+                                        .map(d -> units.fineVolume(d.volume()) + " from " + d.name())
+                                        .collect(Collectors.joining(", "))
+                                + ", parked and full, every valve shut.";
     }
 
     /** What its mount carries, in a sentence; empty where that is not known. */

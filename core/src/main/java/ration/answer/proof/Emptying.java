@@ -93,7 +93,7 @@ record Emptying(double stays, double seconds) {
         double slower = Double.isNaN(e.seconds) ? 1 : took.getAsDouble() / Math.max(e.seconds, 1e-9);
         Verdict byTime = slower > TOO_SLOW ? Verdict.FAILS : slower > SLOW ? Verdict.THIN : Verdict.HOLDS;
         Verdict v = byRest.worse(byTime);
-        return Outcome.measured(
+        Outcome found = Outcome.measured(
                 v,
                 v == Verdict.FAILS ? 0.8 : v == Verdict.THIN ? 1.05 : 1.5,
                 Measure.atMost(rest.getAsDouble(), most, Dimension.VOLUME),
@@ -107,6 +107,9 @@ record Emptying(double stays, double seconds) {
                                         + " passage is blocked."
                                 : "")
                         + (byTime == Verdict.HOLDS ? "" : " Slow: drain partly closed, or no air comes in."));
+        return Double.isNaN(e.seconds)
+                ? found.notShown(u -> "Enter the bore of the drain: without it the time is not judged.")
+                : found;
     }
 
     /** Where the layout gives no shape. */

@@ -51,6 +51,9 @@ final class PumpsOn {
 
     /** A regulator holds within 3 of 43 psi. */
     static final double BAND = 3.0 / 43;
+    /** With its reference hose off at idle it rises by 10 inHg at least, the least an engine draws; from memory. */
+    private static final double DEPRESSION = Unit.INCH_OF_MERCURY.toSi(10);
+
     /** Half of the pressure is still there after so long, s. */
     private static final double HELD = 300;
 
@@ -317,8 +320,11 @@ final class PumpsOn {
         over.add(refers ? off.getAsDouble() : idle.getAsDouble());
         double worst =
                 over.stream().mapToDouble(p -> Math.abs(p - setting)).max().orElseThrow();
-        boolean follows = !refers || off.getAsDouble() > idle.getAsDouble();
-        Verdict v = worst > 2 * band || !follows ? Verdict.FAILS : worst > band ? Verdict.THIN : Verdict.HOLDS;
+        double rises = refers ? off.getAsDouble() - idle.getAsDouble() : Double.POSITIVE_INFINITY;
+        boolean follows = rises >= DEPRESSION / 2;
+        Verdict v = worst > 2 * band || !follows
+                ? Verdict.FAILS
+                : worst > band || rises < DEPRESSION ? Verdict.THIN : Verdict.HOLDS;
         boolean injected =
                 system.inlet().filter(i -> i.style() == EngineInlet.Style.RAIL).isPresent();
         boolean creeps = creep.getAsDouble() > full.getAsDouble() + 2 * band;
@@ -341,7 +347,9 @@ final class PumpsOn {
                                         + "\u00d7 at full power."
                                 : "")
                         + (creeps ? " It creeps up with no flow: leaking seat." : "")
-                        + (follows ? "" : " It does not rise with the reference hose off: reference blocked."));
+                        + (follows
+                                ? ""
+                                : " It hardly rises with the reference hose off: reference blocked or leaking."));
     }
 
     /**

@@ -158,7 +158,9 @@ class WhichPumpTest {
     @Test
     void the_less_is_burned_the_more_returns() {
         Assessment a = Assessment.of(ration.record.project.Pattern.TWO_PUMPS_PARALLEL.project());
-        Map<Power, Double> returned = WhichPump.returned(a);
+        Map<Power, Double> returned = WhichPump.returned(
+                a,
+                a.project().system().all(Pump.class).findFirst().orElseThrow().id());
         assertThat(returned.get(Power.IDLE)).isGreaterThan(returned.get(Power.CRUISE));
         assertThat(returned.get(Power.CRUISE)).isGreaterThan(returned.get(Power.TAKE_OFF));
         assertThat(returned.get(Power.TAKE_OFF)).isBetween(0.0, 1.0);

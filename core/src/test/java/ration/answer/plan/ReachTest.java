@@ -56,13 +56,36 @@ class ReachTest {
     void whatStandsOverAPartIsDrainedFirst() {
         Project p = Systems.corrie();
         assertThat(of(p, "strainer").drain()).isEmpty();
-        assertThat(of(p, "strainer").drains(UnitSystem.US)).contains("nothing stands over it");
+        assertThat(of(p, "strainer").drains(UnitSystem.US)).contains("no fuel above it");
         assertThat(of(p, "selector").drain()).extracting(Reach.Drain::item).containsExactly("upper", "fuselage");
         Tank upper = p.system().tanks().get(0);
         assertThat(of(p, upper.id()).drain()).singleElement().satisfies(d -> assertThat(d.volume())
                 .as("as full as it gets parked")
                 .isBetween(
                         0.8 * TankBody.of(upper).capacity(), TankBody.of(upper).capacity()));
+    }
+
+    /**
+     * What stands behind a header runs after it; a selector without OFF shuts nothing; a tank without a shape is said.
+     */
+    @Test
+    void whatCannotBeClosedIsNotTakenAsClosed() {
+        Project header = Pattern.HEADER_TWO_PUMPS.project();
+        Header h = header.system().all(Header.class).findFirst().orElseThrow();
+        assertThat(of(header, h.id()).drain())
+                .extracting(Reach.Drain::item)
+                .contains("left-tank", "right-tank", h.id());
+        Project p = Systems.corrie();
+        Project noOff = p.with(p.system()
+                .change(
+                        "selector",
+                        ration.aircraft.model.Selector.class,
+                        s -> s.withPorts(
+                                s.inlets(),
+                                s.positions().stream().filter(x -> !x.off()).toList())));
+        assertThat(of(noOff, "strainer").drain()).extracting(Reach.Drain::item).contains("upper", "fuselage");
+        Reach unshaped = Reach.of(p, Map.of(), p.system().item("selector").orElseThrow());
+        assertThat(unshaped.drains(UnitSystem.US)).contains("Not shown").contains("Upper tank");
     }
 
     /** In every layout a part that no valve parts from a tank below it drains no more than the tank holds. */

@@ -61,7 +61,7 @@ class EmptyingTest {
         "57, 0.5, 0.25, FAILS",
         "110, 0, 0.25, THIN",
         "200, 0, 0.25, FAILS",
-        "200, 0, 0, HOLDS"
+        "200, 0, 0, NOT_SHOWN"
     })
     void whatStaysAndHowLongItTakesAreJudged(double minutes, double rest, double bore, Verdict verdict) {
         Work.Sheet sheet = Work.Sheet.begun(TestKind.EMPTYING, new Handles(Map.of(), Set.of(), Set.of()))
