@@ -1,6 +1,7 @@
 package ration.answer.fault;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -58,7 +59,7 @@ final class WaysOut {
                                 c.sound().condition().fuelKelvin(),
                                 c.airs()),
                         c));
-        everywhere = List.copyOf(all.values());
+        everywhere = new ArrayList<>(all.values());
     }
 
     /**
@@ -114,7 +115,8 @@ final class WaysOut {
      */
     private double least(Handles handles, Power power) {
         double least = Double.POSITIVE_INFINITY;
-        for (Asked c : everywhere) {
+        for (int i = 0; i < everywhere.size(); i++) {
+            Asked c = everywhere.get(i);
             CaseAnswer then = FaultCases.set(
                     assessment,
                     apart,
@@ -124,6 +126,8 @@ final class WaysOut {
                     ? FaultCases.arrives(then)
                     : 0;
             if (share < 1 || !(FaultCases.degrees(assessment, then, c.airs()).orElse(0) >= 0)) {
+                // what stopped one way likely stops the next: it is asked first there
+                Collections.swap(everywhere, 0, i);
                 return 0;
             }
             least = Math.min(least, share);
