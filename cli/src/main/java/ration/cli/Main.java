@@ -49,6 +49,7 @@ import ration.base.quantity.Plain;
             RigCommand.class,
             DiffCommand.class,
             HosesCommand.class,
+            ImproveCommand.class,
             LeaksCommand.class,
             PumpsCommand.class,
             PlanCommand.class,

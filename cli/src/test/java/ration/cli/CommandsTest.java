@@ -552,6 +552,27 @@ class CommandsTest {
      * A hose of two elbows is clocked, straight ends are free; one that cannot be made is told by exit code and words.
      */
     @Test
+    void whatFailsIsCuredByTheCheapestSet() throws Exception {
+        assertThat(run("improve", "brindle-a2")).isEqualTo(1);
+        assertThat(out.toString())
+                .contains("Vented cap on Hull tank", "Still Fails, no change known here cures it: Low point")
+                .contains("made up", "stays Not shown until its test is run");
+        Path list = folder.resolve("mine.csv");
+        Files.writeString(list, "part,price,hours,source\nvented-cap,12,0.5,my shop\n");
+        out.getBuffer().setLength(0);
+        assertThat(run("improve", "brindle-a2", "--json", "--costs", list.toString(), "--hour", "10"))
+                .isEqualTo(1);
+        JsonNode set = new ObjectMapper().readTree(out.toString()).get("sets").get(0);
+        assertThat(set.get("counts").asDouble()).isEqualTo(17);
+        assertThat(set.get("after").get("flow").get("verdict").asText()).isEqualTo("holds");
+        assertThat(run("improve", "brindle-a2", "--leave", "wings")).isEqualTo(2);
+        assertThat(err.toString()).contains("wings", "mounts");
+        Files.writeString(list, "part,price,hours\ncap,12,0.5\n");
+        assertThat(run("improve", "brindle-a2", "--costs", list.toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("Row 1", "vented-cap");
+    }
+
+    @Test
     void hosesAreOrdered() throws Exception {
         assertThat(run("hoses", "tansy-l3")).isZero();
         assertThat(out.toString())

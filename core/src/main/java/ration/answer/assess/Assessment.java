@@ -73,6 +73,12 @@ public record Assessment(
         return found.with(HowSure.whenAsked(() -> Sureness.of(bare, () -> false)));
     }
 
+    /** The same, how sure its flow margin is left out: for changes that are only tried. */
+    public static Assessment bare(Project project, Optional<Assessment> before) {
+        Assessment found = ahead(project, before);
+        return found.howSure.pending() ? found.with(HowSure.NOT_ASKED) : found;
+    }
+
     /** The same before it is known how sure its flow margin is: that is not shown yet. {@link #sured} finds it out. */
     public static Assessment ahead(Project project, Optional<Assessment> before) {
         try {

@@ -1,9 +1,12 @@
 package ration.answer.assess;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import ration.aircraft.condition.Condition;
+import ration.aircraft.condition.Contents;
 import ration.aircraft.model.Problem;
 import ration.aircraft.model.Validation;
 import ration.physics.flow.FlowBasis;
@@ -61,6 +64,30 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
                 cases.stream()
                         .map(c -> new CaseAnswer.Setting(
                                 c.condition(), c.filling(), c.pumps(), basis.levels(c.condition()), c.asked())));
+    }
+
+    /**
+     * Whether one of these cases fails in another layout of the aircraft, filled as that would be: they are cases of
+     * its own matrix, so where one fails, it fails. One with a tank dry is left out. The first that fails ends it.
+     */
+    public static boolean fails(Project project, List<CaseAnswer.Setting> cases, Optional<Assessment> known) {
+        if (Validation.of(project.system()).stream().anyMatch(Problem::blocks)) {
+            return false;
+        }
+        FlowBasis basis = Assessor.basis(project, known);
+        Map<Contents, Map<String, Double>> filled = new EnumMap<>(Contents.class);
+        return cases.stream().filter(c -> c.filling().dry().isEmpty()).anyMatch(c -> {
+            Condition then = c.filling()
+                    .level()
+                    .map(l -> c.condition()
+                            .withContents(
+                                    filled.computeIfAbsent(l, x -> StartingCase.filled(project, x, basis.bodies()))))
+                    .orElse(c.condition());
+            CaseAnswer.Setting s = new CaseAnswer.Setting(then, c.filling(), c.pumps(), basis.levels(then), c.asked());
+            return least(project, basis, Stream.of(s))
+                    .filter(m -> m.ratio() < 1)
+                    .isPresent();
+        });
     }
 
     private static Optional<LeastMargin> least(Project project, FlowBasis basis, Stream<CaseAnswer.Setting> cases) {

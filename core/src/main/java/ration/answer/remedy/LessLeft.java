@@ -23,6 +23,7 @@ import ration.base.geometry.Solid;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 import ration.base.task.Task;
+import ration.record.cost.Part;
 import ration.record.project.Edit;
 import ration.record.project.Project;
 
@@ -61,10 +62,11 @@ public final class LessLeft {
      * One change, worked out.
      *
      * @param title what to do
+     * @param takes what is made for it
      * @param edit does it
      * @param after the tank with it
      */
-    public record Row(String title, Edit edit, TankAnswer after) {}
+    public record Row(String title, Part takes, Edit edit, TankAnswer after) {}
 
     /** Changes that leave less by the shape, least first. */
     public static List<Row> of(Project project, TankAnswer now, Task task) {
@@ -119,7 +121,7 @@ public final class LessLeft {
         onFloor(to)
                 .filter(p -> p.point().distance(tank.outlets().get(0).place().point()) > INCH / 4)
                 .ifPresent(p -> {
-                    change(title, s -> onTank(s, t -> firstAt(t, p)));
+                    change(title, Part.OUTLET, s -> onTank(s, t -> firstAt(t, p)));
                 });
     }
 
@@ -127,7 +129,7 @@ public final class LessLeft {
         if (tank.outlets().size() > 1) {
             return;
         }
-        onFloor(to).ifPresent(p -> change(title, s -> withSecond(s, p)));
+        onFloor(to).ifPresent(p -> change(title, Part.OUTLET, s -> withSecond(s, p)));
     }
 
     /** A second outlet teed into the line of the first, by a line of the same size. */
@@ -181,7 +183,7 @@ public final class LessLeft {
             Place down = Place.estimated(
                     new Point3(at.x(), at.y(), here.get().floor().point().z() + LIP));
             if (down.point().z() < at.z() - LIP) {
-                change("Outlet lowered to the sump floor", s -> onTank(s, t -> firstAt(t, down)));
+                change("Outlet lowered to the sump floor", Part.OUTLET, s -> onTank(s, t -> firstAt(t, down)));
             }
             return;
         }
@@ -196,6 +198,7 @@ public final class LessLeft {
         }
         change(
                 "Sump well 5 \u00d7 5 \u00d7 1.5 in, outlet in it",
+                Part.SUMP_WELL,
                 s -> onTank(s, t -> {
                     List<Fitout.Well> wells = new ArrayList<>(t.fitout().wells());
                     wells.add(well);
@@ -214,7 +217,7 @@ public final class LessLeft {
         return t.withOutlets(outlets);
     }
 
-    private void change(String title, UnaryOperator<FuelSystem> on) {
+    private void change(String title, Part takes, UnaryOperator<FuelSystem> on) {
         FuelSystem changed = on.apply(system);
         Tank there = (Tank) changed.item(tank.id()).orElseThrow();
         try {
@@ -222,6 +225,7 @@ public final class LessLeft {
             if (after.predicted().volume() < now.predicted().volume() * 0.99) {
                 rows.add(new Row(
                         title,
+                        takes,
                         Edit.of(
                                 "Try " + title.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + title.substring(1),
                                 p -> p.with(on.apply(p.system()))),

@@ -44,6 +44,8 @@ import ration.base.quantity.Unit;
 import ration.base.task.Task;
 import ration.physics.flow.PathStep;
 import ration.physics.vapor.PathHeat;
+import ration.record.cost.Part;
+import ration.record.cost.Takes;
 import ration.record.project.Edit;
 import ration.record.project.Project;
 
@@ -65,8 +67,6 @@ public final class MoreDegrees {
      * @param after the gap that then governs
      */
     public record Row(String title, String costs, Edit edit, VaporAnswer after) {}
-
-    private record Change(String title, UnaryOperator<Project> on) {}
 
     /** Changes that gain, most first; empty when stopped or where nothing flows. */
     public static List<Row> of(Assessment now, Task task) {
@@ -105,6 +105,11 @@ public final class MoreDegrees {
         return List.copyOf(rows.subList(0, Math.min(MOST, rows.size())));
     }
 
+    /** What could be tried, none of it solved; empty where nothing flows. */
+    public static List<Change> changes(Assessment now) {
+        return now.vapor().map(v -> changes(now.project(), v)).orElse(List.of());
+    }
+
     private static List<Change> changes(Project project, VaporAnswer vapor) {
         List<Change> all = new ArrayList<>();
         List<Item> path = vapor.look().demand().path().stream()
@@ -123,8 +128,13 @@ public final class MoreDegrees {
         if (now.ordinal() > Volatility.MOGAS_AA.ordinal() && now != Volatility.MOGAS_UNSAID) {
             Volatility less = Volatility.values()[now.ordinal() - 1];
             all.add(new Change(
+                    "",
+                    "fuel",
+                    Change.Sort.FUEL,
                     less.label() + " in place of " + now.label(),
-                    p -> p.with(p.heat().with(less))));
+                    "where it can be bought",
+                    p -> p.with(p.heat().with(less)),
+                    List.of(Takes.one(Part.FUEL))));
         }
         return all;
     }
@@ -138,8 +148,12 @@ public final class MoreDegrees {
         public List<Change> run(Run run) {
             List<Change> all = new ArrayList<>();
             if (!run.build().marks().sleeved()) {
-                all.add(new Change(
+                all.add(change(
+                        run,
+                        "sleeve",
+                        Change.Sort.HEAT,
                         "Sleeve on " + run.name(),
+                        foot(Part.SLEEVE, run, run.size()),
                         on(
                                 run,
                                 Run.class,
@@ -152,8 +166,12 @@ public final class MoreDegrees {
             if (suction) {
                 run.size()
                         .nextUp()
-                        .ifPresent(up -> all.add(new Change(
+                        .ifPresent(up -> all.add(change(
+                                run,
+                                "size",
+                                Change.Sort.LINES,
                                 "Line " + run.name() + " in " + up.shortName(),
+                                foot(Part.LINE, run, up),
                                 on(run, Run.class, r -> r.resized(up)))));
             }
             return all;
@@ -162,8 +180,12 @@ public final class MoreDegrees {
         @Override
         public List<Change> pump(Pump pump) {
             List<Change> all = new ArrayList<>(shroud(project, pump));
-            all.add(new Change(
+            all.add(change(
+                    pump,
+                    "height",
+                    Change.Sort.PUMPS,
                     pump.name() + " 6 in lower",
+                    Takes.one(Part.PUMP_MOUNT),
                     on(
                             pump,
                             Pump.class,
@@ -177,11 +199,31 @@ public final class MoreDegrees {
                 return List.of();
             }
             List<Change> all = new ArrayList<>(shroud(project, s));
-            all.add(new Change(s.name() + " twice as large", on(s, Strainer.class, x -> x.fouled()
-                    .map(f -> x.withFouled(f.times(0.5)))
-                    .orElse(x)
-                    .withLoss(x.loss().times(0.5)))));
+            all.add(change(
+                    s,
+                    "loss",
+                    Change.Sort.FILTERS,
+                    s.name() + " twice as large",
+                    Takes.one(Part.STRAINER),
+                    on(s, Strainer.class, x -> x.fouled()
+                            .map(f -> x.withFouled(f.times(0.5)))
+                            .orElse(x)
+                            .withLoss(x.loss().times(0.5)))));
             return all;
+        }
+
+        private Change change(
+                Item item, String slot, Change.Sort sort, String title, Takes takes, UnaryOperator<Project> on) {
+            return new Change(item.id(), slot, sort, title, "", on, List.of(takes));
+        }
+
+        /** A run of a part by the foot. */
+        private Takes foot(Part part, Run run, LineSize size) {
+            double length = project.system()
+                    .point(run.from())
+                    .flatMap(a -> project.system().point(run.to()).map(b -> run.lengthM(a, b)))
+                    .orElse(0.0);
+            return new Takes(part, size.shortName(), Math.max(0.1, Unit.FOOT.fromSi(length)));
         }
 
         @Override
@@ -280,7 +322,13 @@ public final class MoreDegrees {
                 == Zone.ENGINE_BAY;
         return hot
                 ? List.of(new Change(
-                        "Cooling shroud on " + body.name(), p -> p.with(p.heat().withZone(body.id(), Zone.SHROUD))))
+                        body.id(),
+                        "zone",
+                        Change.Sort.HEAT,
+                        "Cooling shroud on " + body.name(),
+                        "blast air",
+                        p -> p.with(p.heat().withZone(body.id(), Zone.SHROUD)),
+                        List.of(Takes.one(Part.SHROUD))))
                 : List.of();
     }
 
@@ -314,11 +362,17 @@ public final class MoreDegrees {
         }
         String from = pump.id();
         String to = tank.id();
-        return Optional.of(
-                new Change("0.040 in bleed return, from " + pump.name() + " outlet to " + tank.name(), p -> p.system()
+        return Optional.of(new Change(
+                from,
+                "return",
+                Change.Sort.LINES,
+                "0.040 in bleed return, from " + pump.name() + " outlet to " + tank.name(),
+                "tee, orifice, line",
+                p -> p.system()
                         .item(from)
                         .flatMap(f -> p.system().item(to).map(t -> p.with(withReturn(p.system(), (Pump) f, (Tank) t))))
-                        .orElse(p)));
+                        .orElse(p),
+                List.of(Takes.one(Part.RETURN_LINE))));
     }
 
     private static FuelSystem withReturn(FuelSystem system, Pump pump, Tank tank) {
