@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
@@ -74,6 +75,42 @@ class FlowQuestionsWindowTest extends WindowHarness {
                 .isPresent());
         until(() -> label("#pump-state").startsWith("Required: "));
         robot.interact(session::undo);
+    }
+
+    /**
+     * The Corrie made to hold: sets by cost, one opened and tried by keys, undone; what is left alone is not offered.
+     */
+    @Test
+    void aLayoutIsMadeToHold() {
+        robot.clickOn("#rail-flow");
+        until(() -> robot.lookup("#flow-make-it-hold").tryQuery().isPresent());
+        press("#flow-make-it-hold");
+        until(() -> robot.lookup("#improve-set-2").tryQuery().isPresent());
+        assertThat(label("#improve-state")).contains("sets of at most 5 changes", "the cheapest first");
+        assertThat(label("#improve-always")).contains("Vented cap on Upper tank");
+        assertThat(label("#improve-prices")).contains("made up", "Not shown until its test is run");
+        robot.interact(() -> node("#improve-set-1").requestFocus());
+        robot.type(KeyCode.ENTER);
+        until(() -> robot.lookup("#improve-opened").tryQuery().isPresent());
+        robot.type(KeyCode.DOWN);
+        until(() -> node("#improve-set-2").isFocused());
+        robot.type(KeyCode.UP);
+        until(() -> node("#improve-set-1").isFocused());
+        assertThat(everyText()).contains("flow same").anyMatch(t -> t.startsWith("Tests it ends: "));
+        robot.interact(() -> node("#improve-try-1").requestFocus());
+        robot.type(KeyCode.SPACE);
+        until(() -> label("#improve-state").startsWith("Nothing Fails."));
+        assertThat(session.shown().get().assessment().findings())
+                .noneMatch(f -> f.verdict() == ration.verdict.check.Verdict.FAILS);
+        robot.interact(session::undo);
+        until(() -> robot.lookup("#improve-set-1").tryQuery().isPresent());
+        press("#improve-leave-vents");
+        until(() -> label("#improve-beyond").contains("Blocked vent of Upper tank"));
+        robot.interact(session::undo);
+        press("#improve-leave-vents");
+        press("#flow-cases");
+        until(() ->
+                robot.lookup("#path-profile").tryQuery().filter(Node::isVisible).isPresent());
     }
 
     /**

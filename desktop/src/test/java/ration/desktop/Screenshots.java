@@ -100,6 +100,10 @@ public final class Screenshots {
             fire(scene, "#ledger-flow");
             ((javafx.scene.control.ToggleButton) scene.lookup("#flow-which-pump")).fire();
         });
+        SCENES.put("flow-make-it-hold", (s, scene) -> {
+            fire(scene, "#ledger-flow");
+            ((javafx.scene.control.ToggleButton) scene.lookup("#flow-make-it-hold")).fire();
+        });
         SCENES.put("flow-brindle", (s, scene) -> {
             demo(s, "brindle-a2");
             fire(scene, "#ledger-flow");
@@ -273,7 +277,7 @@ public final class Screenshots {
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
             PauseTransition settle = new PauseTransition(Duration.millis(
-                    name.startsWith("faults") || name.equals("find")
+                    name.startsWith("faults") || name.equals("find") || name.equals("flow-make-it-hold")
                             ? 25000
                             : name.startsWith("flow") || name.equals("flight")
                                     ? 6000

@@ -56,6 +56,10 @@ public record MakeItHold(
         int solved,
         boolean stopped) {
 
+    /** Nothing asked yet. */
+    public static final MakeItHold NONE =
+            new MakeItHold(List.of(), List.of(), List.of(), List.of(), 0, List.of(), List.of(), 0, false);
+
     /** Sets told. */
     private static final int MOST = 8;
     /** Changes in a set, unless it takes more. */

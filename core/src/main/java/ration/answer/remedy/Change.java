@@ -32,13 +32,13 @@ public record Change(
     /** Kinds of work. */
     public enum Sort {
         LINES("lines", "lines"),
-        FILTERS("filters", "filters and screens"),
-        VALVES("valves", "selector and valves"),
-        PUMPS("pumps", "pumps and regulators"),
+        FILTERS("filters", "filters"),
+        VALVES("valves", "valves"),
+        PUMPS("pumps", "pumps"),
         MOUNTS("mounts", "tank mounts"),
-        TANKS("tanks", "tank outlets and wells"),
-        VENTS("vents", "vents and caps"),
-        HEAT("heat", "sleeves and shrouds"),
+        TANKS("tanks", "tank outlets"),
+        VENTS("vents", "caps"),
+        HEAT("heat", "sleeves"),
         FUEL("fuel", "fuel class"),
         PLACARD("placard", "placards");
 

@@ -55,6 +55,11 @@ public final class FlowPage extends LivePage {
     private final PicturePane profile;
     private final PicturePane budget;
     private final AdvicePane advice;
+    private final ImprovePane improve;
+    private final ToggleGroup views = new ToggleGroup();
+    private final VBox cases;
+    private final VBox side;
+    private boolean improving;
 
     /**
      * @param pick shows an item on the Layout page
@@ -80,19 +85,46 @@ public final class FlowPage extends LivePage {
                 pick);
         sentence.setId("budget-sentence");
         budgetCase.setId("budget-case");
-        setCenter(left());
-        setRight(right());
+        improve = new ImprovePane(session, table);
+        cases = left();
+        side = right();
+        HBox head = new RowBox(
+                12,
+                Ui.whole(Ui.label("Flow", "page-title")),
+                view("Cases", "flow-cases", false),
+                view("Make it hold", "flow-make-it-hold", true),
+                subtitle);
+        head.setAlignment(Pos.BASELINE_LEFT);
+        head.getStyleClass().add("flow-head");
+        setTop(head);
+        setCenter(cases);
+        setRight(side);
+    }
+
+    private ToggleButton view(String text, String id, boolean improves) {
+        ToggleButton b = new ToggleButton(text);
+        b.setId(id);
+        b.getStyleClass().add("chip");
+        b.setMinWidth(Region.USE_PREF_SIZE);
+        b.setToggleGroup(views);
+        b.setSelected(!improves);
+        b.setOnAction(e -> {
+            b.setSelected(true);
+            improving = improves;
+            setCenter(improves ? improve : cases);
+            setRight(improves ? null : side);
+            update();
+        });
+        return b;
     }
 
     private VBox left() {
-        HBox head = new RowBox(12, Ui.whole(Ui.label("Flow", "page-title")), subtitle);
-        head.setAlignment(Pos.BASELINE_LEFT);
         ScrollPane scroll = new ScrollPane(matrix);
         scroll.setFitToHeight(true);
         scroll.setMinHeight(150);
         scroll.setFocusTraversable(false);
-        VBox cases = new ColumnBox(8, head, scroll, legend(), remarks);
-        cases.getStyleClass().add("flow-cases");
+        VBox top = new ColumnBox(8, scroll, legend(), remarks);
+        top.getStyleClass().add("flow-cases");
         HBox title = new RowBox(
                 12,
                 lower,
@@ -113,7 +145,7 @@ public final class FlowPage extends LivePage {
         VBox.setVgrow(path, Priority.ALWAYS);
         path.setMinHeight(150);
         path.setPrefHeight(150);
-        VBox left = new ColumnBox(cases, Ui.rule(), path);
+        VBox left = new ColumnBox(top, Ui.rule(), path);
         left.setMinWidth(0);
         return left;
     }
@@ -211,6 +243,11 @@ public final class FlowPage extends LivePage {
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
         FlowWords words = new FlowWords(a, look(), units());
+        if (improving) {
+            subtitle.setText("the cheapest sets of changes after which nothing Fails");
+            improve.update();
+            return;
+        }
         subtitle.setText(words.asked());
         low.setText(words.low());
         matrix.update();
