@@ -54,6 +54,11 @@ final class CheckCommand implements Callable<Integer> {
                     + " with everything they are computed from.")
     private String explain;
 
+    @Option(
+            names = "--measure-next",
+            description = "Which figures as entered decide the verdicts, and the few readings that would settle them.")
+    private boolean measureNext;
+
     @Override
     public Integer call() {
         PrintWriter err = spec.commandLine().getErr();
@@ -63,7 +68,9 @@ final class CheckCommand implements Callable<Integer> {
         }
         Assessment assessment = found.get();
         PrintWriter out = spec.commandLine().getOut();
-        if (explain != null) {
+        if (measureNext) {
+            out.print(json ? MeasureNextText.json(assessment) : MeasureNextText.text(assessment));
+        } else if (explain != null) {
             List<String> lines = explained(assessment, explain);
             if (lines.isEmpty()) {
                 err.println("ration: no figure named \u201c" + explain + "\u201d. Figures: "

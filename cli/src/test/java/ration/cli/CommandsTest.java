@@ -573,6 +573,23 @@ class CommandsTest {
     }
 
     @Test
+    void whatToMeasureNextIsToldOfEachAnswer() throws Exception {
+        assertThat(run("check", "corrie-b1", "--measure-next")).isEqualTo(1);
+        assertThat(out.toString())
+                .contains("Flow margin: Sure to Fail, 100 of 100: no measuring helps")
+                .contains("Unusable fuel: A drain test or the manufacturer decides it")
+                .contains("Fuselage tank shape, 13 figures");
+        out.getBuffer().setLength(0);
+        run("check", "brindle-a2", "--measure-next", "--json");
+        JsonNode unusable =
+                new ObjectMapper().readTree(out.toString()).get("measureNext").get(1);
+        assertThat(unusable.get("of").asText()).isEqualTo("unusable");
+        assertThat(unusable.get("figures").get(0).get("figure").asText()).isEqualTo("shape");
+        assertThat(unusable.get("figures").get(0).get("measure").asBoolean()).isTrue();
+        assertThat(unusable.get("then").get("fails").asDouble()).isPositive();
+    }
+
+    @Test
     void hosesAreOrdered() throws Exception {
         assertThat(run("hoses", "tansy-l3")).isZero();
         assertThat(out.toString())

@@ -113,6 +113,31 @@ class FlowQuestionsWindowTest extends WindowHarness {
                 robot.lookup("#path-profile").tryQuery().filter(Node::isVisible).isPresent());
     }
 
+    /** What decides is ranked, what would settle it is proposed, and a row leads to where its reading is entered. */
+    @Test
+    void whatToMeasureNextLeadsToItsFigure() {
+        robot.interact(() -> {
+            try {
+                session.show(ration.record.file.ProjectFile.demo("brindle-a2"), null);
+            } catch (ration.record.file.ProjectFileException e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        robot.clickOn("#rail-flow");
+        until(() -> robot.lookup("#flow-measure-next").tryQuery().isPresent());
+        press("#flow-measure-next");
+        until(() -> label("#measure-head").startsWith("Sure as entered"));
+        press("#measure-unusable");
+        until(() -> label("#measure-head").startsWith("Measure 2 things, 35 minutes"));
+        assertThat(label("#measure-outcomes")).contains("still open", "never promised");
+        assertThat(everyText()).contains("Hull tank shape", "level and tape");
+        press("#measure-open-hull-shape");
+        until(() -> "hull".equals(session.picked().get()));
+        robot.clickOn("#rail-flow");
+        until(() -> robot.lookup("#flow-cases").tryQuery().isPresent());
+        press("#flow-cases");
+    }
+
     /**
      * A starting layout knows no engine: the ledger asks which, the Brief tells what is assumed, and one press says
      * that it is so.

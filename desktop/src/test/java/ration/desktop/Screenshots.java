@@ -104,6 +104,12 @@ public final class Screenshots {
             fire(scene, "#ledger-flow");
             ((javafx.scene.control.ToggleButton) scene.lookup("#flow-make-it-hold")).fire();
         });
+        SCENES.put("flow-measure-next", (s, scene) -> {
+            demo(s, "brindle-a2");
+            fire(scene, "#ledger-flow");
+            ((javafx.scene.control.ToggleButton) scene.lookup("#flow-measure-next")).fire();
+            ((javafx.scene.control.ToggleButton) scene.lookup("#measure-unusable")).fire();
+        });
         SCENES.put("flow-brindle", (s, scene) -> {
             demo(s, "brindle-a2");
             fire(scene, "#ledger-flow");

@@ -50,26 +50,42 @@ public final class Draws {
      * A figure that may be off.
      *
      * @param item it belongs to
+     * @param key stable word of it within its item
      * @param label as its card calls it
      * @param as it stands
      * @param deviation one standard deviation, SI
      * @param moved the item with it off by so many deviations
      */
     record Figure(
-            Item item, String label, Measured as, double deviation, java.util.function.DoubleFunction<Item> moved) {}
+            Item item,
+            String key,
+            String label,
+            Measured as,
+            double deviation,
+            java.util.function.DoubleFunction<Item> moved) {
+
+        /** The same, off by no more than this. */
+        Figure within(double other) {
+            return other >= deviation
+                    ? this
+                    : new Figure(item, key, label, as, other, n -> moved.apply(n * other / deviation));
+        }
+    }
 
     /** Every figure of some items that is drawn. */
     static List<Figure> figures(List<Item> items) {
         List<Figure> all = new ArrayList<>();
         for (Item item : items) {
             Drawn d = Drawn.of(item);
-            d.fields.forEach(f -> all.add(new Figure(item, f.field.label(), f.as, f.deviation, n -> f.field
-                    .with()
-                    .apply(item, f.at(n)))));
+            d.fields.forEach(
+                    f -> all.add(new Figure(item, f.field.key(), f.field.label(), f.as, f.deviation, n -> f.field
+                            .with()
+                            .apply(item, f.at(n)))));
             item.only(Pump.class)
                     .filter(p -> d.pump > 0)
                     .ifPresent(p -> all.add(new Figure(
                             item,
+                            "curve",
                             "pressure of its curve",
                             p.curve().get(0).pressure(),
                             d.pump * p.curve().get(0).pressure().si(),

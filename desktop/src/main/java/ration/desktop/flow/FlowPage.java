@@ -59,7 +59,15 @@ public final class FlowPage extends LivePage {
     private final ToggleGroup views = new ToggleGroup();
     private final VBox cases;
     private final VBox side;
-    private boolean improving;
+    private final MeasurePane next;
+    private View view = View.CASES;
+
+    /** What the page shows. */
+    private enum View {
+        CASES,
+        MAKE_IT_HOLD,
+        MEASURE_NEXT
+    }
 
     /**
      * @param pick shows an item on the Layout page
@@ -86,13 +94,15 @@ public final class FlowPage extends LivePage {
         sentence.setId("budget-sentence");
         budgetCase.setId("budget-case");
         improve = new ImprovePane(session, table);
+        next = new MeasurePane(session, pick);
         cases = left();
         side = right();
         HBox head = new RowBox(
                 12,
                 Ui.whole(Ui.label("Flow", "page-title")),
-                view("Cases", "flow-cases", false),
-                view("Make it hold", "flow-make-it-hold", true),
+                view("Cases", "flow-cases", View.CASES),
+                view("Make it hold", "flow-make-it-hold", View.MAKE_IT_HOLD),
+                view("What to measure next", "flow-measure-next", View.MEASURE_NEXT),
                 subtitle);
         head.setAlignment(Pos.BASELINE_LEFT);
         head.getStyleClass().add("flow-head");
@@ -101,18 +111,23 @@ public final class FlowPage extends LivePage {
         setRight(side);
     }
 
-    private ToggleButton view(String text, String id, boolean improves) {
+    private ToggleButton view(String text, String id, View shows) {
         ToggleButton b = new ToggleButton(text);
         b.setId(id);
         b.getStyleClass().add("chip");
         b.setMinWidth(Region.USE_PREF_SIZE);
         b.setToggleGroup(views);
-        b.setSelected(!improves);
+        b.setSelected(shows == view);
         b.setOnAction(e -> {
             b.setSelected(true);
-            improving = improves;
-            setCenter(improves ? improve : cases);
-            setRight(improves ? null : side);
+            view = shows;
+            setCenter(
+                    switch (shows) {
+                        case CASES -> cases;
+                        case MAKE_IT_HOLD -> improve;
+                        case MEASURE_NEXT -> next;
+                    });
+            setRight(shows == View.CASES ? side : null);
             update();
         });
         return b;
@@ -243,7 +258,12 @@ public final class FlowPage extends LivePage {
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
         FlowWords words = new FlowWords(a, look(), units());
-        if (improving) {
+        if (view == View.MEASURE_NEXT) {
+            subtitle.setText("which figures as entered decide a verdict");
+            next.update();
+            return;
+        }
+        if (view == View.MAKE_IT_HOLD) {
             subtitle.setText("the cheapest sets of changes after which nothing Fails");
             improve.update();
             return;

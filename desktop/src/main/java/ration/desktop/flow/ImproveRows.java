@@ -110,7 +110,7 @@ record ImproveRows(ImproveWords words, Assessment before, Ledger now) {
         GridPane grid = grid();
         grid.add(Ui.label(String.valueOf(n + 1), "bold"), 0, 0);
         VBox what = new ColumnBox(0);
-        words.own(i).forEach(c -> what.getChildren().add(Ui.wrapped(c.title(), open ? "bold" : "plain")));
+        words.own(i).forEach(c -> what.getChildren().add(open ? Ui.wrapped(c.title(), "bold") : Ui.wrapped(c.title())));
         if (!words.givesUp(i).isEmpty()) {
             what.getChildren().add(Ui.label(words.givesUp(i), "soft"));
         }
@@ -204,6 +204,6 @@ record ImproveRows(ImproveWords words, Assessment before, Ledger now) {
     }
 
     private static Label says(String before, String words) {
-        return Ui.wrapped(before + (words.isEmpty() ? "nothing" : words) + ".", "plain");
+        return Ui.wrapped(before + (words.isEmpty() ? "nothing" : words) + ".");
     }
 }

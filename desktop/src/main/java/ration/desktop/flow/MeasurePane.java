@@ -1,0 +1,220 @@
+package ration.desktop.flow;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.RowConstraints;
+import javafx.scene.layout.VBox;
+import ration.answer.assess.Assessment;
+import ration.answer.assess.Doubt;
+import ration.answer.measure.Job;
+import ration.answer.measure.MeasureNext;
+import ration.answer.measure.MeasureWords;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
+import ration.desktop.control.Ui;
+import ration.desktop.session.LongWork;
+import ration.desktop.session.Session;
+
+/** What to measure next: figures as entered by what they leave open, and the few readings that would settle it. */
+final class MeasurePane extends ColumnBox {
+
+    private static final double[] COLUMNS = {22, 270, 120, 150, 210, 50, 240};
+    private static final double BAR = 90;
+
+    private final Session session;
+    private final Consumer<String> pick;
+    private final LongWork work;
+    private final Label head = Ui.wrapped("", "page-title");
+    private final Label outcomes = Ui.wrapped("");
+    private final Label spread = Ui.wrapped("", "soft");
+    private final VBox rows = new ColumnBox();
+    private final ToggleGroup of = new ToggleGroup();
+    private Doubt.Of wanted = Doubt.Of.FLOW;
+    private Assessment asked;
+    private Map<Doubt.Of, MeasureNext> found = Map.of();
+
+    /** @param pick shows an item on the Layout page */
+    MeasurePane(Session session, Consumer<String> pick) {
+        super(8);
+        this.session = session;
+        this.pick = pick;
+        work = session.whileOpen().work("measure next");
+        setId("measure-next");
+        head.setId("measure-head");
+        outcomes.setId("measure-outcomes");
+        outcomes.managedProperty().bind(outcomes.textProperty().isNotEmpty());
+        HBox which = new RowBox(8, Ui.label("Whose doubt:", "soft"));
+        which.setAlignment(Pos.CENTER_LEFT);
+        for (Doubt.Of each : Doubt.Of.values()) {
+            which.getChildren().add(choice(each));
+        }
+        ProgressBar bar = new ProgressBar();
+        bar.setPrefWidth(130);
+        bar.progressProperty().bind(work.progress());
+        Button stop = Ui.button("Stop", "measure-stop", this::stop, "chip");
+        for (Node n : new Node[] {bar, stop}) {
+            n.visibleProperty().bind(work.running());
+            n.managedProperty().bind(work.running());
+        }
+        which.getChildren().addAll(Ui.spring(), bar, stop);
+        ScrollPane scroll = new ScrollPane(rows);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(which, head, outcomes, spread, heads(), scroll);
+        getStyleClass().add("improve");
+    }
+
+    private ToggleButton choice(Doubt.Of each) {
+        ToggleButton b = new ToggleButton(MeasureWords.title(each));
+        b.setId("measure-" + each.name().toLowerCase(java.util.Locale.ROOT));
+        b.getStyleClass().add("chip");
+        b.setMinWidth(Region.USE_PREF_SIZE);
+        b.setToggleGroup(of);
+        b.setSelected(each == wanted);
+        b.setOnAction(e -> {
+            b.setSelected(true);
+            wanted = each;
+            show();
+        });
+        return b;
+    }
+
+    private void stop() {
+        work.cancel();
+        head.setText("Not shown: stopped before every figure was moved.");
+    }
+
+    /** Asks for the document shown, unless that was done. */
+    void update() {
+        Assessment now = session.shown().get().assessment();
+        if (now == asked) {
+            show();
+            return;
+        }
+        asked = now;
+        found = Map.of();
+        show();
+        work.start(
+                task -> {
+                    Doubt doubt = Doubt.of(now, task);
+                    Map<Doubt.Of, MeasureNext> all = new EnumMap<>(Doubt.Of.class);
+                    for (Doubt.Of each : Doubt.Of.values()) {
+                        all.put(
+                                each,
+                                MeasureNext.of(doubt, each, task.cancelled().getAsBoolean())
+                                        .resolved(now, task));
+                    }
+                    return all;
+                },
+                all -> {
+                    found = all;
+                    show();
+                },
+                why -> head.setText("Not shown: " + why));
+    }
+
+    private void show() {
+        rows.getChildren().clear();
+        Optional<MeasureNext> m = Optional.ofNullable(found.get(wanted));
+        head.setText(m.map(x -> words(x).head()).orElse("Moving every figure by what it may be off."));
+        outcomes.setText(m.map(x -> words(x).outcomes()).orElse(""));
+        spread.setText(m.map(x -> words(x).spread()
+                        + " A figure may be off by two standard deviations of how it was measured; tools and times:"
+                        + " common practice, no source.")
+                .orElse(""));
+        m.ifPresent(x -> words(x).listed().forEach(j -> rows.getChildren().add(row(x, j))));
+    }
+
+    private MeasureWords words(MeasureNext m) {
+        return new MeasureWords(m, session.units().get());
+    }
+
+    private static GridPane grid() {
+        GridPane grid = new GridPane();
+        grid.setHgap(10);
+        for (int i = 0; i < COLUMNS.length; i++) {
+            ColumnConstraints c = new ColumnConstraints(COLUMNS[i], COLUMNS[i], i == 1 ? Double.MAX_VALUE : COLUMNS[i]);
+            if (i == 1) {
+                c.setMinWidth(COLUMNS[i] / 2);
+                c.setHgrow(Priority.ALWAYS);
+            }
+            grid.getColumnConstraints().add(c);
+        }
+        RowConstraints top = new RowConstraints();
+        top.setValignment(VPos.TOP);
+        grid.getRowConstraints().add(top);
+        grid.getStyleClass().add("improve-row");
+        return grid;
+    }
+
+    private static Node heads() {
+        GridPane grid = grid();
+        String[] heads = {"", "Figure, as entered", "May be off", "Share of doubt", "Measure with, to within", "Min", ""
+        };
+        for (int i = 0; i < heads.length; i++) {
+            grid.add(Ui.label(heads[i], "soft"), i, 0);
+        }
+        return grid;
+    }
+
+    private Node row(MeasureNext m, Job j) {
+        MeasureWords words = words(m);
+        int place = m.next().indexOf(j);
+        GridPane grid = grid();
+        if (place >= 0) {
+            grid.getStyleClass().add("improve-picked");
+            grid.add(Ui.label(String.valueOf(place + 1), "bold"), 0, 0);
+        }
+        grid.add(
+                new ColumnBox(
+                        0,
+                        Ui.wrapped(words.name(j), "bold"),
+                        Ui.wrapped(
+                                words.entered(j)
+                                        + (j.guessed()
+                                                ? j.moves().size() > 1 ? "; some are estimates" : "; nobody measured it"
+                                                : ""),
+                                "soft")),
+                1,
+                0);
+        grid.add(Ui.wrapped(words.off(j)), 2, 0);
+        Region bar = new Region();
+        bar.getStyleClass().add("share-bar");
+        bar.setMinSize(Math.max(1, BAR * m.share(j)), 10);
+        bar.setMaxSize(Math.max(1, BAR * m.share(j)), 10);
+        HBox share = new RowBox(8, bar, Ui.label(words.share(j), "name"));
+        share.setAlignment(Pos.TOP_LEFT);
+        grid.add(share, 3, 0);
+        grid.add(new ColumnBox(0, Ui.wrapped(j.tool().name()), Ui.wrapped(words.within(j), "soft")), 4, 0);
+        grid.add(Ui.label(String.valueOf(j.minutes()), "name"), 5, 0);
+        Button open = Ui.button(
+                "Enter a reading",
+                "measure-open-" + j.item().id() + "-" + j.key().replaceAll("[^a-zA-Z]+", "-"),
+                () -> pick.accept(j.item().id()),
+                "chip");
+        open.setAccessibleText("Enter a reading of " + words.name(j));
+        VBox says = new ColumnBox(
+                2, Ui.wrapped(place >= 0 ? j.tool().how() : ""), Ui.wrapped(words.means(j), "soft"), open);
+        says.getChildren().removeIf(n -> n instanceof Label l && l.getText().isEmpty());
+        grid.add(says, 6, 0);
+        return grid;
+    }
+}
