@@ -54,6 +54,9 @@ final class CheckCommand implements Callable<Integer> {
                     + " with everything they are computed from.")
     private String explain;
 
+    @Option(names = "--variant", paramLabel = "NAME", description = "A variant in the document, as if it were built.")
+    private String variant;
+
     @Option(
             names = "--measure-next",
             description = "Which figures as entered decide the verdicts, and the few readings that would settle them.")
@@ -62,7 +65,10 @@ final class CheckCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         PrintWriter err = spec.commandLine().getErr();
-        java.util.Optional<Assessment> found = Documents.assess(file, err);
+        java.util.Optional<Assessment> found = variant == null
+                ? Documents.assess(file, err)
+                : Documents.assess(
+                        file, Documents.open(file, err).flatMap(p -> Documents.variant(p, variant, err)), err);
         if (found.isEmpty()) {
             return 2;
         }

@@ -17,14 +17,52 @@ import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 import ration.record.file.SafeWrite;
 import ration.record.project.Project;
+import ration.record.project.Variant;
+import ration.record.project.VariantEdits;
 
 /** Opens what a command is given: a document, or a demo by name. */
 final class Documents {
 
     private Documents() {}
 
-    /** The document; empty, with the reason printed, if it cannot be used. */
+    /**
+     * The document, or a variant of it as FILE#NAME, as if that were built; empty, with the reason printed, if it
+     * cannot be used.
+     */
     static Optional<Project> open(String file, PrintWriter err) {
+        int at = file.lastIndexOf('#');
+        return at < 1 || exists(file)
+                ? whole(file, err)
+                : whole(file.substring(0, at), err).flatMap(p -> variant(p, file.substring(at + 1), err));
+    }
+
+    private static boolean exists(String file) {
+        try {
+            return Files.exists(Path.of(file));
+        } catch (InvalidPathException e) {
+            return false;
+        }
+    }
+
+    /** A variant as if it were built; empty, with those there are printed, if there is none of the name. */
+    static Optional<Project> variant(Project p, String name, PrintWriter err) {
+        Optional<Variant> found = VariantEdits.find(p, name);
+        if (found.isEmpty()) {
+            err.println("ration: no variant is called \u201c" + name + "\u201d. "
+                    + (p.variants().isEmpty()
+                            ? "The document has none."
+                            : "There are: "
+                                    + String.join(
+                                            ", ",
+                                            p.variants().stream()
+                                                    .map(Variant::name)
+                                                    .toList())
+                                    + "."));
+        }
+        return found.map(v -> VariantEdits.as(p, v));
+    }
+
+    private static Optional<Project> whole(String file, PrintWriter err) {
         try {
             boolean demo = !Files.exists(Path.of(file))
                     && (file.equals("demo")
@@ -68,7 +106,12 @@ final class Documents {
 
     /** The assessment; empty, with what to mend printed, if the layout cannot be computed. */
     static Optional<Assessment> assess(String file, PrintWriter err) {
-        Optional<Assessment> assessment = open(file, err).map(Assessment::of);
+        return assess(file, open(file, err), err);
+    }
+
+    /** The same of what was opened of it. */
+    static Optional<Assessment> assess(String file, Optional<Project> opened, PrintWriter err) {
+        Optional<Assessment> assessment = opened.map(Assessment::of);
         if (assessment.isPresent() && assessment.get().problems().stream().anyMatch(Problem::blocks)) {
             err.println("ration: " + file + " cannot be computed. Fix:");
             assessment.get().problems().stream().filter(Problem::blocks).forEach(p -> err.println("  " + p));

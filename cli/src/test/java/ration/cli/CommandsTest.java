@@ -590,6 +590,31 @@ class CommandsTest {
     }
 
     @Test
+    void aVariantIsCheckedAndComparedByItsName() throws Exception {
+        Path file = folder.resolve("two.ration");
+        ration.record.project.Project p = ProjectFile.demo("corrie-b1");
+        ProjectFile.save(
+                ration.record.project.VariantEdits.keep(
+                                "Wider lines",
+                                x -> x.with(x.system()
+                                        .change(
+                                                "r3",
+                                                ration.aircraft.model.Run.class,
+                                                r -> r.resized(
+                                                        ration.aircraft.model.LineSize.parse("3/8 x 0.035 tube")))))
+                        .change()
+                        .apply(p),
+                file);
+        assertThat(run("check", file.toString(), "--variant", "Wider lines")).isEqualTo(1);
+        assertThat(out.toString()).contains("Corrie B1, Wider lines", "1.29\u00d7");
+        out.getBuffer().setLength(0);
+        run("diff", file.toString(), file + "#Wider lines");
+        assertThat(out.toString()).contains("1.12\u00d7", "1.29\u00d7", "R3");
+        assertThat(run("check", file + "#Header tank")).isEqualTo(2);
+        assertThat(err.toString()).contains("no variant is called", "Wider lines");
+    }
+
+    @Test
     void hosesAreOrdered() throws Exception {
         assertThat(run("hoses", "tansy-l3")).isZero();
         assertThat(out.toString())

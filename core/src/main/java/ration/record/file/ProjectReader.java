@@ -27,6 +27,7 @@ import ration.record.project.Brief;
 import ration.record.project.Plate;
 import ration.record.project.Practice;
 import ration.record.project.Project;
+import ration.record.project.Variant;
 import ration.record.reading.Reading;
 import ration.record.upkeep.Upkeep;
 import ration.verdict.standard.Standard;
@@ -59,6 +60,7 @@ final class ProjectReader {
         SignOff signOff = doc.optional("signOff", SignOffCodec::read).orElse(SignOff.NONE);
         Plate plate = doc.optional("plate", ProjectReader::plate).orElse(Plate.NONE);
         Build build = doc.optional("build", BuildCodec::read).orElse(Build.NONE);
+        List<Variant> variants = doc.has("variants") ? variants(doc) : List.of();
         doc.keepUnknown();
         return new Project(
                 name,
@@ -67,8 +69,28 @@ final class ProjectReader {
                 system,
                 tests,
                 heat,
-                new Project.Use(flight, readings, upkeep, signOff, plate, build),
+                new Project.Use(flight, readings, upkeep, signOff, plate, build, variants),
                 unknown);
+    }
+
+    private List<Variant> variants(JsonObjectReader doc) {
+        List<Variant> all = doc.list("variants", v -> {
+            String name = v.text("name");
+            Brief brief = brief(v.object("brief"));
+            FuelSystem system = system(v.object("system"));
+            Heat heat = v.has("heat") ? heat(v.object("heat"), brief) : Heat.usual(Volatility.usual(brief.fuel()));
+            v.keepUnknown();
+            try {
+                return new Variant(name, brief, system, heat);
+            } catch (IllegalArgumentException e) {
+                v.problem("name", e.getMessage());
+                return new Variant("Variant", brief, system, heat);
+            }
+        });
+        if (all.stream().map(Variant::name).distinct().count() < all.size()) {
+            doc.problem("variants", "two variants have the same name.");
+        }
+        return all;
     }
 
     private static Plate plate(JsonObjectReader in) {

@@ -18,6 +18,7 @@ import ration.base.quantity.Measured;
 import ration.record.project.Brief;
 import ration.record.project.Practice;
 import ration.record.project.Project;
+import ration.record.project.Variant;
 import ration.record.reading.Reading;
 
 /** From a project to JSON, putting unknown fields back where they stood. */
@@ -77,8 +78,28 @@ final class ProjectWriter {
         if (!project.upkeep().none()) {
             UpkeepCodec.write(this, doc.putObject("upkeep"), project.upkeep());
         }
+        if (!project.variants().isEmpty()) {
+            objects(doc, "", "variants", project.variants(), Variant::name, (v, node) -> {
+                ProjectWriter inner = within("variants[" + v.name() + "].");
+                node.put("name", v.name());
+                inner.brief(node.putObject("brief"), v.brief());
+                inner.system(node.putObject("system"), v.system());
+                inner.heat(node.putObject("heat"), v.heat());
+            });
+        }
         restore(doc, "");
         return doc;
+    }
+
+    /** Writes an inner document: what is kept of it stands behind this. */
+    private ProjectWriter within(String place) {
+        Map<String, String> inner = new java.util.TreeMap<>();
+        unknown.forEach((key, text) -> {
+            if (key.startsWith(place)) {
+                inner.put(key.substring(place.length()), text);
+            }
+        });
+        return new ProjectWriter(json, inner);
     }
 
     private void heat(ObjectNode out, Heat heat) {

@@ -53,6 +53,7 @@ public record Project(
      * @param signOff what was said of open points and packets
      * @param plate what stands on its plates and placards
      * @param build how far the build is
+     * @param variants other layouts of the aircraft, none of them built; names differ
      */
     public record Use(
             Optional<FlightPlan> flight,
@@ -60,13 +61,15 @@ public record Project(
             Upkeep upkeep,
             SignOff signOff,
             Plate plate,
-            Build build) {
+            Build build,
+            List<Variant> variants) {
         /** Nothing said. */
         public static final Use NONE =
-                new Use(Optional.empty(), List.of(), Upkeep.NONE, SignOff.NONE, Plate.NONE, Build.NONE);
+                new Use(Optional.empty(), List.of(), Upkeep.NONE, SignOff.NONE, Plate.NONE, Build.NONE, List.of());
 
         public Use {
             readings = List.copyOf(readings);
+            variants = List.copyOf(variants);
         }
     }
 
@@ -112,7 +115,7 @@ public record Project(
         Build carried = BuildEdits.carried(use.build, system, other);
         Use then = carried == use.build
                 ? use
-                : new Use(use.flight, use.readings, use.upkeep, use.signOff, use.plate, carried);
+                : new Use(use.flight, use.readings, use.upkeep, use.signOff, use.plate, carried, use.variants);
         return new Project(name, note, brief, other, tests, heat, then, unknown);
     }
 
@@ -129,27 +132,38 @@ public record Project(
     }
 
     public Project with(FlightPlan other) {
-        return with(new Use(Optional.of(other), use.readings, use.upkeep, use.signOff, use.plate, use.build));
+        return with(
+                new Use(Optional.of(other), use.readings, use.upkeep, use.signOff, use.plate, use.build, use.variants));
     }
 
     public Project withReadings(List<Reading> other) {
-        return with(new Use(use.flight, other, use.upkeep, use.signOff, use.plate, use.build));
+        return with(new Use(use.flight, other, use.upkeep, use.signOff, use.plate, use.build, use.variants));
     }
 
     public Project with(Upkeep other) {
-        return with(new Use(use.flight, use.readings, other, use.signOff, use.plate, use.build));
+        return with(new Use(use.flight, use.readings, other, use.signOff, use.plate, use.build, use.variants));
     }
 
     public Project with(SignOff other) {
-        return with(new Use(use.flight, use.readings, use.upkeep, other, use.plate, use.build));
+        return with(new Use(use.flight, use.readings, use.upkeep, other, use.plate, use.build, use.variants));
     }
 
     public Project with(Plate other) {
-        return with(new Use(use.flight, use.readings, use.upkeep, use.signOff, other, use.build));
+        return with(new Use(use.flight, use.readings, use.upkeep, use.signOff, other, use.build, use.variants));
     }
 
     public Project with(Build other) {
-        return with(new Use(use.flight, use.readings, use.upkeep, use.signOff, use.plate, other));
+        return with(new Use(use.flight, use.readings, use.upkeep, use.signOff, use.plate, other, use.variants));
+    }
+
+    /** With other layouts beside it. */
+    public Project withVariants(List<Variant> other) {
+        return with(new Use(use.flight, use.readings, use.upkeep, use.signOff, use.plate, use.build, other));
+    }
+
+    /** Other layouts of the aircraft, none of them built. */
+    public List<Variant> variants() {
+        return use.variants();
     }
 
     /** How far the build is. */

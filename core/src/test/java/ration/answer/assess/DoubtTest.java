@@ -44,7 +44,7 @@ class DoubtTest {
             if (doubt.of(of).isEmpty() || m.jobs().isEmpty()) {
                 continue;
             }
-            Drawn all = drawn(a, of, Set.of(), m, Samples.of(5000, 24_000));
+            Drawn all = drawn(a, of, Set.of(), m, Samples.of(demo.equals("tansy-l3") ? 5000 : 2400, 24_000));
             double apart = 0;
             for (Job j : m.jobs()) {
                 double share = j.moves().stream()
@@ -74,7 +74,7 @@ class DoubtTest {
         Doubt doubt = Doubt.of(a, Task.QUIET);
         MeasureNext m = MeasureNext.of(doubt, Doubt.Of.FLOW, false);
         List<Job> read = m.jobs().subList(0, Math.min(2, m.jobs().size()));
-        Drawn then = drawn(a, Doubt.Of.FLOW, new HashSet<>(read), m, Samples.of(1200, 12_000));
+        Drawn then = drawn(a, Doubt.Of.FLOW, new HashSet<>(read), m, Samples.of(400, 12_000));
         double promised = MeasureNext.deviation(a, Doubt.Of.FLOW, read, Task.QUIET);
         assertThat(promised).isLessThan(m.deviation());
         assertThat(promised / then.deviation()).isBetween(0.85, 1.15);
