@@ -97,6 +97,21 @@ class FlowQuestionsWindowTest extends WindowHarness {
         robot.type(KeyCode.UP);
         until(() -> node("#improve-set-1").isFocused());
         assertThat(everyText()).contains("flow same").anyMatch(t -> t.startsWith("Tests it ends: "));
+        press("#improve-keep");
+        until(() -> session.project().variants().size() == 1);
+        robot.clickOn("#rail-variants");
+        until(() -> robot.lookup("#variant-make-set-1").tryQuery().isPresent());
+        assertThat(label("#variants-state")).isEqualTo("1 of 1 variant has nothing that Fails.");
+        assertThat(everyText()).contains("Tests it ends", "Differs by");
+        press("#variant-make-set-1");
+        until(() -> session.project().variants().get(0).name().equals("Former layout"));
+        assertThat(session.project().asBuilt().system())
+                .isNotEqualTo(session.project().variants().get(0).system());
+        robot.interact(session::undo);
+        robot.interact(session::undo);
+        assertThat(session.project().variants()).isEmpty();
+        robot.clickOn("#rail-flow");
+        until(() -> robot.lookup("#improve-set-1").tryQuery().isPresent());
         robot.interact(() -> node("#improve-try-1").requestFocus());
         robot.type(KeyCode.SPACE);
         until(() -> label("#improve-state").startsWith("Nothing Fails."));

@@ -110,6 +110,19 @@ public final class Screenshots {
             ((javafx.scene.control.ToggleButton) scene.lookup("#flow-measure-next")).fire();
             ((javafx.scene.control.ToggleButton) scene.lookup("#measure-unusable")).fire();
         });
+        SCENES.put("flow-variants", (s, scene) -> {
+            s.apply(ration.record.project.VariantEdits.keep(
+                    "Wider lines",
+                    p -> p.with(p.system()
+                            .change(
+                                    "r3",
+                                    ration.aircraft.model.Run.class,
+                                    r -> r.resized(ration.aircraft.model.LineSize.parse("3/8 x 0.035 tube"))))));
+            s.apply(ration.record.project.VariantEdits.keep(
+                    "Upper tank 2 in higher",
+                    p -> p.with(p.system().change("upper", ration.aircraft.model.Tank.class, t -> t.raised(0.0508)))));
+            fire(scene, "#rail-variants");
+        });
         SCENES.put("flow-brindle", (s, scene) -> {
             demo(s, "brindle-a2");
             fire(scene, "#ledger-flow");

@@ -44,7 +44,7 @@ class DoubtTest {
             if (doubt.of(of).isEmpty() || m.jobs().isEmpty()) {
                 continue;
             }
-            Drawn all = drawn(a, of, Set.of(), m, Samples.of(demo.equals("tansy-l3") ? 5000 : 2400, 24_000));
+            Drawn all = drawn(a, of, Set.of(), m, Samples.of(demo.equals("tansy-l3") ? 3000 : 1000, 24_000));
             double apart = 0;
             for (Job j : m.jobs()) {
                 double share = j.moves().stream()

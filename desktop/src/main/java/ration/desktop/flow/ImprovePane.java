@@ -37,6 +37,7 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.record.cost.CostList;
+import ration.record.project.VariantEdits;
 
 /** Make it hold: sets of changes after which nothing Fails, the cheapest first, as the builder weighs them. */
 final class ImprovePane extends ColumnBox {
@@ -240,7 +241,11 @@ final class ImprovePane extends ColumnBox {
             Improvement set = m.sets().get(n);
             rows.getChildren().add(made.row(n, n == picked, () -> pick(n), () -> session.apply(set.edit())));
             if (n == picked) {
-                rows.getChildren().add(made.opened(set));
+                rows.getChildren()
+                        .add(made.opened(
+                                set,
+                                () -> session.apply(VariantEdits.keep(
+                                        "Set " + (n + 1), set.edit().change()))));
             }
         }
         if (!m.sets().isEmpty()) {

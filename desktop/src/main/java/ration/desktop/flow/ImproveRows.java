@@ -161,7 +161,7 @@ record ImproveRows(ImproveWords words, Assessment before, Ledger now) {
     }
 
     /** Part by part: what each alone does to the flow, and what is to be shown after it. */
-    Node opened(Improvement i) {
+    Node opened(Improvement i, Runnable keep) {
         VBox parts = new ColumnBox(3, Ui.label("Part by part, solved alone", "bold"));
         double now = before.governing().map(c -> c.ratio()).orElse(Double.NaN);
         double factor = before.governing().map(c -> c.factor()).orElse(1.0);
@@ -193,6 +193,7 @@ record ImproveRows(ImproveWords words, Assessment before, Ledger now) {
         if (!words.missing(i).isEmpty()) {
             after.getChildren().add(Ui.wrapped(words.missing(i)));
         }
+        after.getChildren().add(Ui.button("Keep as a variant", "improve-keep", keep, "chip"));
         HBox.setHgrow(parts, Priority.ALWAYS);
         HBox.setHgrow(after, Priority.ALWAYS);
         parts.setPrefWidth(560);

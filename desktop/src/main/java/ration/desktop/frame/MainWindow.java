@@ -388,6 +388,7 @@ public final class MainWindow {
         Map<KeyCode, Page> all = new EnumMap<>(KeyCode.class);
         all.put(KeyCode.B, Page.BUILD);
         all.put(KeyCode.S, Page.SIGN_OFF);
+        all.put(KeyCode.V, Page.VARIANTS);
         List<Page> numbered =
                 Stream.of(Page.values()).filter(p -> !all.containsValue(p)).toList();
         List<List<KeyCode>> keys = List.of(

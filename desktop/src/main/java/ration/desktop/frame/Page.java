@@ -20,7 +20,8 @@ public enum Page {
     HANGAR("Hangar tests", Topic.HANGAR),
     FIND("Troubleshoot"),
     UPKEEP("Maintenance"),
-    SIGN_OFF("Sign-off", Topic.values());
+    SIGN_OFF("Sign-off", Topic.values()),
+    VARIANTS("Variants");
 
     private final String label;
     private final Set<Topic> topics;

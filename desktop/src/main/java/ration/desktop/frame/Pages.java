@@ -22,6 +22,7 @@ import ration.desktop.signoff.SignOffPage;
 import ration.desktop.tanks.TanksPage;
 import ration.desktop.upkeep.UpkeepPage;
 import ration.desktop.vapor.VaporPage;
+import ration.desktop.variants.VariantsPage;
 
 /**
  * The pages of one document and its conditions bar. Another document has pages of its own: what was chosen, typed, read
@@ -77,6 +78,7 @@ final class Pages {
         all.put(
                 Page.UPKEEP,
                 once(() -> new UpkeepPage(session, LocalDate::now, exports::upkeep, exports::work, window::test)));
+        all.put(Page.VARIANTS, once(() -> new VariantsPage(session)));
         all.put(Page.SIGN_OFF, once(() -> new SignOffPage(session, exports, LocalDate::now, window::test)));
     }
 

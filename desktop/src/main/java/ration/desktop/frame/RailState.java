@@ -50,6 +50,7 @@ record RailState(Map<Page, Bar> bars) {
                         : NOTHING);
         bars.remove(Page.FIND);
         bars.remove(Page.BUILD);
+        bars.remove(Page.VARIANTS);
         return new RailState(bars);
     }
 

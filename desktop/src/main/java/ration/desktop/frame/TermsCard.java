@@ -93,6 +93,7 @@ final class TermsCard extends StackPane {
             case HANGAR -> List.of(Term.VOLUME_TESTS, Term.OPEN_LINE, Term.DEAD_HEAD, Term.NOT_SHOWN);
             case FIND -> List.of(Term.HEAD, Term.DEAD_HEAD, Term.INLET_PRESSURE);
             case UPKEEP -> List.of(Term.FITTINGS, Term.VOLUME_TESTS);
+            case VARIANTS -> List.of(Term.NOT_SHOWN, Term.GOVERNING_CASE, Term.NEEDED_FACTOR);
             case SIGN_OFF -> List.of(Term.NOT_SHOWN, Term.FROM_MEMORY, Term.GOVERNING_CASE, Term.NEEDED_FACTOR);
         };
     }
