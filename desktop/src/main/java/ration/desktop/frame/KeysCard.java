@@ -40,7 +40,10 @@ final class KeysCard extends StackPane {
         {"Ctrl+Z, Ctrl+Shift+Z", "undo, redo"},
         {"Ctrl+S, Ctrl+O, Ctrl+N", "save, open, new"},
         {"Ctrl+1, Ctrl+2, Ctrl+3, Ctrl+4", "governing flow, tank and vapor; open findings"},
-        {"Alt+1 \u2026 Alt+9, Alt+0, Alt+-, Alt+=", "the pages, in the order of the rail; Alt+B Build, Alt+S Sign-off"},
+        {
+            "Alt+1 \u2026 Alt+9, Alt+0, Alt+-, Alt+=",
+            "the pages, in the order of the rail; Alt+B Build, Alt+S Sign-off, Alt+V Variants"
+        },
         {"?", "this card"}
     };
 
