@@ -97,6 +97,7 @@ class FlowQuestionsWindowTest extends WindowHarness {
         robot.type(KeyCode.UP);
         until(() -> node("#improve-set-1").isFocused());
         assertThat(everyText()).contains("flow same").anyMatch(t -> t.startsWith("Tests it ends: "));
+        until(() -> everyText().stream().anyMatch(t -> t.startsWith("Failures: ") && t.contains(" Fail, ")));
         press("#improve-keep");
         until(() -> session.project().variants().size() == 1);
         robot.clickOn("#rail-variants");

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import ration.answer.assess.Ledger;
+import ration.answer.fault.FaultSum;
 import ration.answer.remedy.Change;
 import ration.base.quantity.UnitSystem;
 import ration.record.cost.Bill;
@@ -104,6 +105,19 @@ public record ImproveWords(MakeItHold found, Weights weights, UnitSystem units) 
         public String words() {
             return same() ? "same" : was.figure() + " \u2192 " + is.figure();
         }
+    }
+
+    /**
+     * What every failure does with a set, beside what it does without.
+     *
+     * @param was of the layout as it is
+     * @param is with the set; not asked where they were not run yet
+     */
+    public String failures(FaultSum was, FaultSum is) {
+        return !is.asked()
+                ? "Failures: not run with it yet."
+                : "Failures: " + is.shorts() + " of " + is.all() + " Fail, " + is.notShown() + " Not shown"
+                        + (was.asked() ? "; as it is " + was.shorts() + " and " + was.notShown() : "") + ".";
     }
 
     public String thin(Improvement i) {

@@ -2,6 +2,7 @@ package ration.desktop.flow;
 
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +24,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.Ledger;
+import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultSearch;
+import ration.answer.fault.FaultSum;
 import ration.answer.improve.ImproveWords;
 import ration.answer.improve.Improvement;
 import ration.answer.improve.MakeItHold;
@@ -44,6 +48,7 @@ final class ImprovePane extends ColumnBox {
 
     private final Session session;
     private final LongWork work;
+    private final LongWork failing;
     private final VBox rows = new ColumnBox();
     private final Label state = Ui.wrapped("", "soft");
     private final Label always = Ui.wrapped("");
@@ -58,6 +63,9 @@ final class ImprovePane extends ColumnBox {
     private AtomicBoolean enough = new AtomicBoolean();
     private Assessment asked;
     private Weights askedBy;
+    /** How the failures of a set end, by the set itself; none where they were not run yet. */
+    private final Map<Improvement, FaultSum> failures = new IdentityHashMap<>();
+
     private Optional<MakeItHold> found = Optional.empty();
     /** The set that stands open; below 0 none does. */
     private int picked = -1;
@@ -67,6 +75,7 @@ final class ImprovePane extends ColumnBox {
         super(8);
         this.session = session;
         work = session.whileOpen().work("make it hold");
+        failing = session.whileOpen().work("failures of a set");
         setId("improve");
         state.setId("improve-state");
         always.setId("improve-always");
@@ -196,6 +205,8 @@ final class ImprovePane extends ColumnBox {
         askedBy = by;
         found = Optional.empty();
         picked = -1;
+        failures.clear();
+        failing.cancel();
         AtomicBoolean mine = new AtomicBoolean();
         enough = mine;
         show();
@@ -244,6 +255,10 @@ final class ImprovePane extends ColumnBox {
                 rows.getChildren()
                         .add(made.opened(
                                 set,
+                                words(m).failures(
+                                                FaultSum.of(session.faults().get()),
+                                                Optional.ofNullable(failures.get(set))
+                                                        .orElse(FaultSum.of(List.of()))),
                                 () -> session.apply(VariantEdits.keep(
                                         "Set " + (n + 1), set.edit().change()))));
             }
@@ -258,10 +273,36 @@ final class ImprovePane extends ColumnBox {
     private void pick(int n) {
         picked = n;
         show();
+        run(found.orElseThrow().sets().get(n));
         Node row = lookup("#improve-set-" + (n + 1));
         if (row != null) {
             row.requestFocus();
         }
+    }
+
+    /** Every failure with a set, once somebody looks at it. */
+    private void run(Improvement set) {
+        if (failures.containsKey(set)) {
+            failing.cancel();
+            return;
+        }
+        failing.start(
+                task -> {
+                    List<FaultAnswer> all =
+                            FaultSearch.of(set.after(), session.units().get(), task.progress(), task.cancelled());
+                    return task.cancelled().getAsBoolean() ? List.<FaultAnswer>of() : all;
+                },
+                all -> {
+                    failures.put(set, FaultSum.of(all));
+                    Node owner = getScene() == null ? null : getScene().getFocusOwner();
+                    String had = owner == null ? null : owner.getId();
+                    show();
+                    Node now = had == null ? null : lookup("#" + had);
+                    if (now != null) {
+                        now.requestFocus();
+                    }
+                },
+                why -> session.trouble("Failures of the set not run. " + why));
     }
 
     /** Up and Down go from one set to the next. */

@@ -161,7 +161,7 @@ record ImproveRows(ImproveWords words, Assessment before, Ledger now) {
     }
 
     /** Part by part: what each alone does to the flow, and what is to be shown after it. */
-    Node opened(Improvement i, Runnable keep) {
+    Node opened(Improvement i, String failures, Runnable keep) {
         VBox parts = new ColumnBox(3, Ui.label("Part by part, solved alone", "bold"));
         double now = before.governing().map(c -> c.ratio()).orElse(Double.NaN);
         double factor = before.governing().map(c -> c.factor()).orElse(1.0);
@@ -190,6 +190,7 @@ record ImproveRows(ImproveWords words, Assessment before, Ledger now) {
         after.getChildren().add(says("Not shown then: ", words.opens(i)));
         after.getChildren().add(says("Tests it ends: ", words.ends(i)));
         after.getChildren().add(says("Stays Thin: ", words.thin(i)));
+        after.getChildren().add(Ui.wrapped(failures));
         if (!words.missing(i).isEmpty()) {
             after.getChildren().add(Ui.wrapped(words.missing(i)));
         }
