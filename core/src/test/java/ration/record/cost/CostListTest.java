@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import ration.aircraft.model.FuelSystem;
+import ration.record.file.ProjectFile;
 
 class CostListTest {
 
@@ -61,5 +63,30 @@ class CostListTest {
         assertThatThrownBy(() -> CostList.read("part,price,hours\n")).hasMessageContaining("no row");
         assertThatThrownBy(() -> CostList.read("part,price,hours\n\"line,2,1\n"))
                 .hasMessageContaining("quotation");
+    }
+
+    /**
+     * Made by hand of the Corrie: four lines with eight ends, one selector, one strainer; nothing has a price of its
+     * own.
+     */
+    @Test
+    void aLayoutAddsUpByTheFootAndThePiece() throws Exception {
+        FuelSystem corrie = ProjectFile.demo("corrie-b1").system();
+        CostList feet = CostList.read("part,price,hours\nline,1,0\n");
+        CostList ends = CostList.read("part,price,hours\nend,1,0\n");
+        CostList rest = CostList.read("part,price,hours,weight\nselector,100,2,0.3\nstrainer,10,1,0.2\n");
+        double run = corrie.runs().stream()
+                .mapToDouble(r -> r.lengthM(
+                        corrie.point(r.from()).orElseThrow(),
+                        corrie.point(r.to()).orElseThrow()))
+                .sum();
+        assertThat(Bill.of(feet, LayoutParts.of(corrie)).price())
+                .isCloseTo(run / 0.3048, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(Bill.of(ends, LayoutParts.of(corrie)).price())
+                .isEqualTo(2 * corrie.runs().size());
+        Bill parts = Bill.of(rest, LayoutParts.of(corrie));
+        assertThat(parts.price()).isEqualTo(110);
+        assertThat(parts.weightKg()).isEqualTo(0.5);
+        assertThat(LayoutParts.words(CostList.shipped(), corrie)).contains("prices made up", "without tanks");
     }
 }

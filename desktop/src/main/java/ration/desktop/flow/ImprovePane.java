@@ -59,7 +59,7 @@ final class ImprovePane extends ColumnBox {
     private final Map<Change.Sort, CheckBox> leave = new EnumMap<>(Change.Sort.class);
     private final QuantityField<Double> hour;
     private final QuantityField<Double> gallon;
-    private Weights weights = Weights.usual();
+    private Weights weights;
     private AtomicBoolean enough = new AtomicBoolean();
     private Assessment asked;
     private Weights askedBy;
@@ -74,6 +74,7 @@ final class ImprovePane extends ColumnBox {
     ImprovePane(Session session, Consumer<Consumer<String>> table) {
         super(8);
         this.session = session;
+        weights = Weights.usual().by(session.home().costs());
         work = session.whileOpen().work("make it hold");
         failing = session.whileOpen().work("failures of a set");
         setId("improve");
@@ -91,7 +92,9 @@ final class ImprovePane extends ColumnBox {
                 "improve-costs",
                 () -> table.accept(text -> {
                     try {
-                        weigh(weights.by(CostList.read(text)));
+                        CostList own = CostList.read(text);
+                        session.home().keep(own);
+                        weigh(weights.by(own));
                     } catch (IllegalArgumentException e) {
                         session.trouble("Cost list not read. " + e.getMessage());
                     }

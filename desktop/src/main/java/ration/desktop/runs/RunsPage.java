@@ -40,6 +40,7 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
+import ration.record.cost.LayoutParts;
 import ration.verdict.check.Check;
 import ration.verdict.check.Finding;
 import ration.verdict.check.Verdict;
@@ -415,7 +416,12 @@ public final class RunsPage extends BorderPane implements Arriving {
         }
         lists.getChildren().addAll(cut, new Label());
         hoses();
-        lists.getChildren().addAll(Ui.label("Shopping list", "page-title"), buy);
+        Label sum = Ui.wrapped(
+                "Lines and parts of the layout by your cost list (Flow, Make it hold): "
+                        + LayoutParts.words(session.home().costs(), system()) + ".",
+                "soft");
+        sum.setId("shopping-sum");
+        lists.getChildren().addAll(Ui.label("Shopping list", "page-title"), buy, sum);
     }
 
     /** What a shop is told of each hose. */

@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import ration.record.cost.CostList;
 import ration.record.file.FileTrouble;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
@@ -35,6 +36,7 @@ public final class Home {
     /** A damaged list is not read to its end. */
     private static final long LONGEST_LIST = 64 << 10;
 
+    private static final String COSTS = "costs.csv";
     private static final String COPY = "unsaved-";
     private static final String ORIGIN = ".origin";
     private static final String LOCK = ".lock";
@@ -130,6 +132,28 @@ public final class Home {
                 .map(folder::resolve)
                 .filter(Files::isRegularFile)
                 .toList();
+    }
+
+    /** The builder's own list of costs; the one that ships where none is kept, or it cannot be read. */
+    public CostList costs() {
+        String kept = text(folder.resolve(COSTS));
+        try {
+            return kept.isBlank() ? CostList.shipped() : CostList.read(kept);
+        } catch (IllegalArgumentException e) {
+            // what was kept was read before; spoilt since, the made-up one says that it is
+            return CostList.shipped();
+        }
+    }
+
+    /** Keeps a list of costs for the next time. */
+    public void keep(CostList list) {
+        try {
+            make();
+            SafeWrite.ownerOnly(folder.resolve(COSTS), list.text().getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            onTrouble.accept("The cost list could not be kept in " + folder + ": "
+                    + FileTrouble.why(folder.resolve(COSTS), e) + ". It counts until the program ends.");
+        }
     }
 
     /** Keeps a log here from now on, with what nobody caught in it. */

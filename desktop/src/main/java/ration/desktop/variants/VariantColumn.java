@@ -1,5 +1,6 @@
 package ration.desktop.variants;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -22,6 +23,9 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.style.NotchBar;
+import ration.record.cost.Bill;
+import ration.record.cost.CostList;
+import ration.record.cost.LayoutParts;
 import ration.record.project.Variant;
 
 /** One layout from top to bottom: the ledger, what failures do, what differs, what can be done with it. */
@@ -33,10 +37,12 @@ final class VariantColumn {
 
     private final UnitSystem units;
     private final Assessment built;
+    private final CostList costs;
 
-    VariantColumn(UnitSystem units, Assessment built) {
+    VariantColumn(UnitSystem units, Assessment built, CostList costs) {
         this.units = units;
         this.built = built;
+        this.costs = costs;
     }
 
     /** What can be done with a variant. */
@@ -132,6 +138,7 @@ final class VariantColumn {
                 faults.asked()
                         ? faults.shorts() + " of " + faults.all() + " Fail, " + faults.notShown() + " Not shown"
                         : "not run");
+        line(column, "Parts", parts(a, c.isPresent()));
         c.ifPresent(x -> {
             line(
                     column,
@@ -151,6 +158,27 @@ final class VariantColumn {
                             .toList();
             line(column, "Differs by", told.isEmpty() ? "nothing" : String.join("\n", told));
         });
+    }
+
+    /** Lines and parts by the list, and how much more or less than those of the layout. */
+    private String parts(Assessment a, boolean compared) {
+        Bill here = Bill.of(costs, LayoutParts.of(a.project().system()));
+        Bill there = Bill.of(costs, LayoutParts.of(built.project().system()));
+        List<String> more = new ArrayList<>();
+        if (compared) {
+            more(more, here.price() - there.price(), 0, "$", "");
+            more(more, here.hours() - there.hours(), 1, "", " h");
+            more(more, here.weightKg() - there.weightKg(), 1, "", " kg");
+        }
+        return LayoutParts.words(costs, a.project().system())
+                + (more.isEmpty() ? "" : "; " + String.join(", ", more) + " beside the layout");
+    }
+
+    private static void more(List<String> all, double d, int places, String before, String behind) {
+        String figure = UnitSystem.figure(Math.abs(d), places);
+        if (!figure.equals(UnitSystem.figure(0, places))) {
+            all.add((d < 0 ? "\u2212" : "+") + before + figure + behind);
+        }
     }
 
     private static void line(VBox column, String title, String says) {

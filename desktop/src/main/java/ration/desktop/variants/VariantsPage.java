@@ -161,14 +161,15 @@ public final class VariantsPage extends LivePage {
         UnitSystem units = session.units().get();
         Project p = asked.project();
         columns.getChildren()
-                .add(new VariantColumn(units, asked)
+                .add(new VariantColumn(units, asked, session.home().costs())
                         .built(FaultSum.of(session.faults().get())));
         for (Variant v : p.variants()) {
             Solved s = solved.stream()
                     .filter(x -> x.variant().equals(v))
                     .findFirst()
                     .orElse(null);
-            VariantColumn column = new VariantColumn(units, asked);
+            VariantColumn column =
+                    new VariantColumn(units, asked, session.home().costs());
             columns.getChildren()
                     .add(
                             s == null
