@@ -97,6 +97,23 @@ public final class Joints {
         return new Joint(run, start, at, end, needed, State.GOOD, "", "");
     }
 
+    /** The same run with an adapter at each end where the two halves are known, do not mate, and none is written. */
+    public static Run adapted(Run run) {
+        RunBuild b = run.build();
+        return run.with(b.withStart(adapted(b.start())).withEnd(adapted(b.end())));
+    }
+
+    private static RunBuild.End adapted(RunBuild.End end) {
+        String needed = needed(end);
+        return needed.isEmpty() || !end.adapter().isEmpty() ? end : end.withAdapter(needed);
+    }
+
+    /** Ends of a run with an adapter. */
+    public static int adapters(Run run) {
+        return (run.build().start().adapter().isEmpty() ? 0 : 1)
+                + (run.build().end().adapter().isEmpty() ? 0 : 1);
+    }
+
     /** The adapter that joins the two halves, or empty where they mate or are not known. */
     private static String needed(RunBuild.End end) {
         if (end.fitting().isEmpty() || end.port().isEmpty()) {

@@ -4,10 +4,12 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import ration.aircraft.model.FuelSystem;
@@ -40,6 +42,8 @@ public record Doubt(
     private static final double BENDS = 0.1;
     /** Figures that are moved together at most, and places each is moved to. */
     private static final int MOST_TOGETHER = 3;
+
+    private static final int MOST_DRAWS = 20;
 
     private static final int[] PLACES = {0, 15, 11, 7};
 
@@ -111,6 +115,11 @@ public record Doubt(
         }
     }
 
+    /** What a figure is off by, one standard deviation, where it would be known better than it is entered. */
+    public interface Known {
+        double deviation(Item item, String key, double asEntered);
+    }
+
     /** What an answer stands over what is needed: above 1, or 0 degrees, it holds; empty where there is none. */
     public OptionalDouble of(Of of) {
         return switch (of) {
@@ -122,20 +131,9 @@ public record Doubt(
 
     /** Of an assessment; when asked to stop, of the figures that were moved by then, and it is not to be shown. */
     public static Doubt of(Assessment a, Task task) {
-        return of(a, (item, key, deviation) -> deviation, task);
-    }
-
-    /** What a figure is off by, one standard deviation, where it would be known better than it is entered. */
-    public interface Known {
-        double deviation(Item item, String key, double asEntered);
-    }
-
-    /** The same as it would be with some figures known better. */
-    public static Doubt of(Assessment a, Known known, Task task) {
         Mover mover = new Mover(a);
         List<Draws.Figure> figures = Draws.figures(a.project().system().items()).stream()
                 .filter(f -> f.deviation() > 0)
-                .map(f -> f.within(known.deviation(f.item(), f.key(), f.deviation())))
                 .toList();
         Steps steps = new Steps(task.progress(), figures.size());
         List<Move> moves = figures.parallelStream()
@@ -153,6 +151,38 @@ public record Doubt(
             }
         }
         return new Doubt(mover.flow, mover.unusable, mover.vapor, moves, bent);
+    }
+
+    /**
+     * One standard deviation of an answer with some figures known better, by drawing all of them at once: where they do
+     * not add up. To within one in thirty of itself; the same each time it is asked.
+     *
+     * @return not a number where nothing answers, or when asked to stop
+     */
+    public static double spread(Assessment a, Of of, Known known, Task task) {
+        Mover mover = new Mover(a);
+        List<Draws.Figure> figures = Draws.figures(a.project().system().items()).stream()
+                .filter(f -> f.deviation() > 0)
+                .map(f -> f.within(known.deviation(f.item(), f.key(), f.deviation())))
+                .toList();
+        Steps steps = new Steps(task.progress(), Draws.USUAL_SAMPLES);
+        double[] answers = IntStream.range(0, Draws.USUAL_SAMPLES)
+                .parallel()
+                .mapToDouble(i -> {
+                    SplittableRandom random = new SplittableRandom(Draws.SEED + 0x9E3779B97F4A7C15L * i);
+                    double y = Double.NaN;
+                    // a layout without an answer is drawn again, so often
+                    for (int n = 0; n < MOST_DRAWS && Double.isNaN(y); n++) {
+                        double[] by = figures.stream()
+                                .mapToDouble(f -> Draws.deviation(random))
+                                .toArray();
+                        y = task.cancelled().getAsBoolean() ? 0 : mover.at(figures, by, of);
+                    }
+                    steps.done();
+                    return y;
+                })
+                .toArray();
+        return task.cancelled().getAsBoolean() ? Double.NaN : Math.sqrt(variance(answers));
     }
 
     /**
@@ -302,21 +332,16 @@ public record Doubt(
         /** An answer with several figures off; not a number where the layout cannot be so. */
         double at(List<Draws.Figure> figures, double[] deviations, Of of) {
             try {
-                FuelSystem s = project.system();
+                Map<String, Item> parts = new LinkedHashMap<>();
                 for (int k = 0; k < deviations.length; k++) {
                     Draws.Figure f = figures.get(k);
-                    // of the part as it is by now: two of them may be of one
-                    Item part = s.item(f.item().id()).orElseThrow();
-                    s = s.replace(
-                            part == f.item()
-                                    ? f.moved().apply(deviations[k])
-                                    : Draws.figures(List.of(part)).stream()
-                                            .filter(x -> x.key().equals(f.key()))
-                                            .findFirst()
-                                            .orElseThrow()
-                                            .moved()
-                                            .apply(deviations[k]));
+                    // of the part as it is by now: several of them may be of one
+                    parts.put(f.item().id(), f.moved(parts.getOrDefault(f.item().id(), f.item()), deviations[k]));
                 }
+                FuelSystem s = project.system()
+                        .withItems(project.system().items().stream()
+                                .map(i -> parts.getOrDefault(i.id(), i))
+                                .toList());
                 return (switch (of) {
                             case FLOW -> flow(s);
                             case UNUSABLE -> unusable(s);
@@ -366,7 +391,7 @@ public record Doubt(
         /** What a figure off by so many deviations does to the three; nothing where the layout cannot be so. */
         private double[] moved(Draws.Figure f, double deviations) {
             try {
-                FuelSystem s = project.system().replace(f.moved().apply(deviations));
+                FuelSystem s = project.system().replace(f.moved(deviations));
                 boolean here = tank.filter(f.item().id()::equals).isPresent();
                 return new double[] {less(flow(s), flow), here ? less(unusable(s), unusable) : 0, less(vapor(s), vapor)
                 };

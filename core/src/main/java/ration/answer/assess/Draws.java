@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.function.BiFunction;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import java.util.function.UnaryOperator;
@@ -54,21 +55,26 @@ public final class Draws {
      * @param label as its card calls it
      * @param as it stands
      * @param deviation one standard deviation, SI
-     * @param moved the item with it off by so many deviations
+     * @param on an item of the kind with it off by so many deviations
      */
     record Figure(
-            Item item,
-            String key,
-            String label,
-            Measured as,
-            double deviation,
-            java.util.function.DoubleFunction<Item> moved) {
+            Item item, String key, String label, Measured as, double deviation, BiFunction<Item, Double, Item> on) {
+
+        /** The item as it stands with it off by so many deviations. */
+        Item moved(double deviations) {
+            return on.apply(item, deviations);
+        }
+
+        /** The same of the item as other figures have moved it already. */
+        Item moved(Item as, double deviations) {
+            return on.apply(as, deviations);
+        }
 
         /** The same, off by no more than this. */
         Figure within(double other) {
             return other >= deviation
                     ? this
-                    : new Figure(item, key, label, as, other, n -> moved.apply(n * other / deviation));
+                    : new Figure(item, key, label, as, other, (i, n) -> on.apply(i, n * other / deviation));
         }
     }
 
@@ -78,9 +84,9 @@ public final class Draws {
         for (Item item : items) {
             Drawn d = Drawn.of(item);
             d.fields.forEach(
-                    f -> all.add(new Figure(item, f.field.key(), f.field.label(), f.as, f.deviation, n -> f.field
+                    f -> all.add(new Figure(item, f.field.key(), f.field.label(), f.as, f.deviation, (i, n) -> f.field
                             .with()
-                            .apply(item, f.at(n)))));
+                            .apply(i, f.at(n)))));
             item.only(Pump.class)
                     .filter(p -> d.pump > 0)
                     .ifPresent(p -> all.add(new Figure(
@@ -89,7 +95,7 @@ public final class Draws {
                             "pressure of its curve",
                             p.curve().get(0).pressure(),
                             d.pump * p.curve().get(0).pressure().si(),
-                            n -> scaled(p, 1 + n * d.pump))));
+                            (i, n) -> scaled(i.only(Pump.class).orElseThrow(), 1 + n * d.pump))));
         }
         return all;
     }
@@ -154,7 +160,8 @@ public final class Draws {
                 .toList());
     }
 
-    private static double deviation(SplittableRandom random) {
+    /** Of a normal law cut at three deviations. */
+    static double deviation(SplittableRandom random) {
         double d = Math.sqrt(-2 * Math.log(1 - random.nextDouble())) * Math.cos(2 * Math.PI * random.nextDouble());
         return Math.max(-3, Math.min(3, d));
     }

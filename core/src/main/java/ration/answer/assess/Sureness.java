@@ -160,8 +160,7 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
                 .map(n -> {
                     try {
                         return LeastMargin.of(
-                                        project.with(project.system()
-                                                .replace(f.moved().apply(n))),
+                                        project.with(project.system().replace(f.moved(n))),
                                         List.of(c.setting()),
                                         Optional.of(a))
                                 .map(m -> m.ratio() - stands);

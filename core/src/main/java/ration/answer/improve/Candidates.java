@@ -8,7 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import ration.aircraft.model.Fitout;
+import ration.aircraft.model.Run;
+import ration.aircraft.model.RunBuild;
 import ration.aircraft.model.Tank;
+import ration.aircraft.plumbing.Joints;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.TankAnswer;
@@ -18,8 +21,10 @@ import ration.answer.remedy.LessLeft;
 import ration.answer.remedy.MoreDegrees;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Quantity;
+import ration.base.quantity.Unit;
 import ration.base.task.Task;
 import ration.physics.flow.FlowAnswer;
+import ration.record.cost.LayoutParts;
 import ration.record.cost.Part;
 import ration.record.cost.Takes;
 import ration.record.project.Project;
@@ -87,8 +92,49 @@ final class Candidates {
         }
     }
 
-    /** At the tank a finding is of. */
+    /** At the run or the tank a finding is of. */
     private void at(Finding f) {
+        project.system().item(f.item()).flatMap(i -> i.only(Run.class)).ifPresent(r -> run(f, r));
+        tank(f);
+    }
+
+    private void run(Finding f, Run r) {
+        int more = Joints.adapters(Joints.adapted(r)) - Joints.adapters(r);
+        if (f.check() == Check.BUILD_JOINT && more > 0) {
+            all.add(new Change(
+                    r.id(),
+                    "adapters",
+                    Change.Sort.LINES,
+                    (more == 1 ? "Adapter on " : "Adapters on ") + r.name(),
+                    "between its fittings and the ports they meet",
+                    p -> p.with(p.system().change(r.id(), Run.class, Joints::adapted)),
+                    List.of(new Takes(Part.ADAPTER, "", more))));
+        }
+        if (f.check() == Check.BUILD_FIRE && !r.build().marks().sleeved()) {
+            double feet = project.system()
+                    .point(r.from())
+                    .flatMap(a -> project.system().point(r.to()).map(b -> Unit.FOOT.fromSi(r.lengthM(a, b))))
+                    .orElse(0.0);
+            all.add(new Change(
+                    r.id(),
+                    "sleeve",
+                    Change.Sort.HEAT,
+                    "Sleeve on " + r.name(),
+                    "ends sealed and banded",
+                    p -> p.with(p.system()
+                            .change(
+                                    r.id(),
+                                    Run.class,
+                                    x -> x.with(x.build()
+                                            .with(new RunBuild.Marks(
+                                                    true,
+                                                    x.build().marks().moving(),
+                                                    x.build().marks().temporary()))))),
+                    List.of(new Takes(Part.SLEEVE, LayoutParts.size(r.size()), Math.max(0.1, feet)))));
+        }
+    }
+
+    private void tank(Finding f) {
         Optional<Tank> tank = project.system().item(f.item()).flatMap(i -> i.only(Tank.class));
         if (tank.isEmpty()) {
             return;

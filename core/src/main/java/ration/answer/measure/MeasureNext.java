@@ -70,12 +70,15 @@ public record MeasureNext(
         return of(Doubt.of(a, task), of, task.cancelled().getAsBoolean()).resolved(a, task);
     }
 
-    /** Where figures do not add up, what is left by reading some is solved again, not reckoned. */
+    /** Where figures do not add up, what is left by reading some is drawn again, not reckoned. */
     public MeasureNext resolved(Assessment a, Task task) {
         if (next.isEmpty() || jobs.stream().noneMatch(Job::bends)) {
             return this;
         }
-        double left = deviation(a, of, next, task);
+        double left = Math.min(deviation, deviation(a, of, next, task));
+        if (Double.isNaN(left)) {
+            return new MeasureNext(of, stands, deviation, jobs, next, now, new Outcome(0, 1, 0), true);
+        }
         return new MeasureNext(
                 of,
                 stands,
@@ -87,10 +90,11 @@ public record MeasureNext(
                 stopped || task.cancelled().getAsBoolean());
     }
 
-    /** One standard deviation of an answer with some jobs read, solved anew. */
+    /** One standard deviation of an answer with some jobs read, drawn anew. */
     public static double deviation(Assessment a, Doubt.Of of, List<Job> read, Task task) {
-        Doubt then = Doubt.of(
+        return Doubt.spread(
                 a,
+                of,
                 (item, key, deviation) -> read.stream()
                         .flatMap(j -> j.moves().stream()
                                 .filter(m -> m.item().id().equals(item.id())
@@ -100,8 +104,6 @@ public record MeasureNext(
                         .map(d -> Math.min(d, deviation))
                         .orElse(deviation),
                 task);
-        return Math.sqrt(
-                Job.of(then, of).stream().mapToDouble(j -> j.variance(of)).sum());
     }
 
     /** The same, where it is known how far each figure moves it. */

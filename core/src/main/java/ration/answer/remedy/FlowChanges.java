@@ -38,6 +38,7 @@ import ration.aircraft.model.Tag;
 import ration.aircraft.model.Tank;
 import ration.aircraft.model.Tee;
 import ration.aircraft.model.VentPlenum;
+import ration.aircraft.plumbing.Joints;
 import ration.answer.assess.CaseAnswer;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Quantity;
@@ -299,19 +300,7 @@ public final class FlowChanges {
     }
 
     private void run(Run run) {
-        run.size()
-                .nextUp()
-                .ifPresent(up -> change(
-                        run,
-                        "size",
-                        Change.Sort.LINES,
-                        "Line " + run.name() + ", " + plain(run.size()) + " \u2192 " + up.shortName()
-                                + (up.kind() == LineSize.Kind.TUBE ? " tube" : ""),
-                        makes(run),
-                        Run.class,
-                        r -> r.resized(up),
-                        new Takes(Part.LINE, plain(up), Math.max(0.1, Unit.FOOT.fromSi(length(run)))),
-                        new Takes(Part.END, plain(up), 2)));
+        run.size().nextUp().ifPresent(up -> resized(run, up));
         if (!eased(run).equals(run.fittings())) {
             change(
                     run,
@@ -325,6 +314,27 @@ public final class FlowChanges {
                     r -> r.withFittings(eased(r)),
                     new Takes(Part.BENDS, plain(run.size()), 1));
         }
+    }
+
+    /** Where its new ends no longer go into the ports they meet, an adapter does. */
+    private void resized(Run run, LineSize up) {
+        List<Takes> takes = new ArrayList<>(List.of(
+                new Takes(Part.LINE, plain(up), Math.max(0.1, Unit.FOOT.fromSi(length(run)))),
+                new Takes(Part.END, plain(up), 2)));
+        int adapters = Joints.adapters(Joints.adapted(run.resized(up)));
+        if (adapters > 0) {
+            takes.add(new Takes(Part.ADAPTER, "", adapters));
+        }
+        change(
+                run,
+                "size",
+                Change.Sort.LINES,
+                "Line " + run.name() + ", " + plain(run.size()) + " \u2192 " + up.shortName()
+                        + (up.kind() == LineSize.Kind.TUBE ? " tube" : ""),
+                makes(run),
+                Run.class,
+                r -> Joints.adapted(r.resized(up)),
+                takes.toArray(Takes[]::new));
     }
 
     private static List<Fitting> eased(Run run) {

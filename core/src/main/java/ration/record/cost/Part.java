@@ -7,6 +7,7 @@ import java.util.Optional;
 public enum Part {
     LINE("line", "foot of line", true),
     END("end", "line end", true),
+    ADAPTER("adapter", "adapter", false),
     BENDS("bends", "line bent anew", true),
     SLEEVE("sleeve", "foot of fire sleeve", true),
     TANK_MOUNT("tank-mount", "tank mounted anew", false),
