@@ -86,7 +86,7 @@ class FlowQuestionsWindowTest extends WindowHarness {
         until(() -> robot.lookup("#flow-make-it-hold").tryQuery().isPresent());
         press("#flow-make-it-hold");
         until(() -> robot.lookup("#improve-set-2").tryQuery().isPresent());
-        assertThat(label("#improve-state")).contains("sets of at most 4 changes", "the cheapest first");
+        assertThat(label("#improve-state")).contains("sets of up to 4 changes", "the cheapest first");
         assertThat(label("#improve-always")).contains("Vented cap on Upper tank");
         assertThat(label("#improve-prices")).contains("made up", "Not shown until its test is run");
         robot.interact(() -> node("#improve-set-1").requestFocus());

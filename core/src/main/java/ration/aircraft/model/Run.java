@@ -80,6 +80,12 @@ public record Run(
      * Made anew in another size: flare fittings on the line follow it, adapters no longer needed go, and what was
      * recorded of the old piece (torque, supplied length) is dropped.
      */
+    /** The same in a fire sleeve. */
+    public Run sleeved() {
+        RunBuild.Marks m = build.marks();
+        return with(build.with(new RunBuild.Marks(true, m.moving(), m.temporary())));
+    }
+
     public Run resized(LineSize other) {
         return with(build.resized(size, other)).withSize(other);
     }

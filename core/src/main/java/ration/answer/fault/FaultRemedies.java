@@ -16,7 +16,6 @@ import ration.aircraft.model.Header;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.Pump;
 import ration.aircraft.model.Run;
-import ration.aircraft.model.RunBuild;
 import ration.aircraft.model.Strainer;
 import ration.aircraft.model.Tank;
 import ration.aircraft.topology.Topology;
@@ -295,14 +294,7 @@ public final class FaultRemedies {
     private static Project sleeved(Project p) {
         FuelSystem s = p.system();
         for (Run r : s.runs()) {
-            s = s.change(
-                    r.id(),
-                    Run.class,
-                    x -> x.with(x.build()
-                            .with(new RunBuild.Marks(
-                                    true,
-                                    x.build().marks().moving(),
-                                    x.build().marks().temporary()))));
+            s = s.change(r.id(), Run.class, Run::sleeved);
         }
         return p.with(s);
     }

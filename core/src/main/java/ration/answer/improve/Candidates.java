@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import ration.aircraft.model.Fitout;
 import ration.aircraft.model.Run;
-import ration.aircraft.model.RunBuild;
 import ration.aircraft.model.Tank;
 import ration.aircraft.plumbing.Joints;
 import ration.answer.assess.Assessment;
@@ -121,15 +120,7 @@ final class Candidates {
                     Change.Sort.HEAT,
                     "Sleeve on " + r.name(),
                     "ends sealed and banded",
-                    p -> p.with(p.system()
-                            .change(
-                                    r.id(),
-                                    Run.class,
-                                    x -> x.with(x.build()
-                                            .with(new RunBuild.Marks(
-                                                    true,
-                                                    x.build().marks().moving(),
-                                                    x.build().marks().temporary()))))),
+                    p -> p.with(p.system().change(r.id(), Run.class, Run::sleeved)),
                     List.of(new Takes(Part.SLEEVE, LayoutParts.size(r.size()), Math.max(0.1, feet)))));
         }
     }

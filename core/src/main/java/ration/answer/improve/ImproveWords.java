@@ -22,7 +22,7 @@ public record ImproveWords(MakeItHold found, Weights weights, UnitSystem units) 
                         ? (found.stopped()
                                 ? "Stopped before a set was found."
                                 : "No set of changes known here cures what Fails: each is listed with its finding.")
-                        : found.sets().size() + (found.sets().size() == 1 ? " set" : " sets") + " of at most "
+                        : found.sets().size() + (found.sets().size() == 1 ? " set" : " sets") + " of up to "
                                 + found.size() + " changes" + (found.always().isEmpty() ? "" : " beside those in all")
                                 + ", the cheapest first; " + UnitSystem.figure(found.solved(), 0)
                                 + " solved, each as one layout."

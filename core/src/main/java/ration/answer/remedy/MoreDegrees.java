@@ -27,7 +27,6 @@ import ration.aircraft.model.Pump;
 import ration.aircraft.model.QuickDisconnect;
 import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
-import ration.aircraft.model.RunBuild;
 import ration.aircraft.model.Selector;
 import ration.aircraft.model.ShutOff;
 import ration.aircraft.model.Strainer;
@@ -154,14 +153,7 @@ public final class MoreDegrees {
                         Change.Sort.HEAT,
                         "Sleeve on " + run.name(),
                         foot(Part.SLEEVE, run, run.size()),
-                        on(
-                                run,
-                                Run.class,
-                                r -> r.with(r.build()
-                                        .with(new RunBuild.Marks(
-                                                true,
-                                                r.build().marks().moving(),
-                                                r.build().marks().temporary()))))));
+                        on(run, Run.class, Run::sleeved)));
             }
             if (suction) {
                 run.size()

@@ -127,7 +127,7 @@ final class VariantColumn {
                 "Usable fuel",
                 (a.unansweredTanks().isEmpty()
                                 ? units.text(usable, Dimension.VOLUME)
-                                : "Not shown: a tank has no answer")
+                                : "Not shown: a tank could not be computed")
                         + (c.isPresent() && Math.abs(usable - before) > 1e-6
                                 ? ", " + (usable > before ? "+" : "\u2212")
                                         + units.text(Math.abs(usable - before), Dimension.VOLUME)

@@ -153,7 +153,7 @@ public final class VariantsPage extends LivePage {
                     solved = more;
                     show();
                 },
-                why -> state.setText("Failures not shown: " + why));
+                why -> state.setText("Not shown, failures: " + why));
     }
 
     private void show() {
