@@ -506,6 +506,8 @@ public record MakeItHold(
     private static boolean mayOpen(Finding f) {
         return switch (f.check()) {
             case TANK_STALE, FLOW_SURE -> true;
+            // these say that a whole room of checks gave no answer
+            case BUILD_CHECKED, PROOF_CHECKED -> false;
             default -> f.topic() == Check.Topic.HANGAR || f.topic() == Check.Topic.RUNS;
         };
     }

@@ -42,7 +42,7 @@ public record MeasureWords(MeasureNext found, UnitSystem units) {
         }
         int minutes = found.next().stream().mapToInt(Job::minutes).sum();
         return "Measure " + found.next().size() + (found.next().size() == 1 ? " thing, " : " things, ") + minutes
-                + " minutes: settles it in " + percent(found.then().settled()) + " outcomes of 100"
+                + " minutes: settles it in " + whole(found.then()) + " outcomes of 100"
                 + (found.then().settled() < LEAST_SETTLED ? "; no reading known here settles it in 80" : "") + ".";
     }
 
@@ -51,8 +51,15 @@ public record MeasureWords(MeasureNext found, UnitSystem units) {
         MeasureNext.Outcome o = found.then();
         return found.next().isEmpty()
                 ? ""
-                : "Then " + percent(o.fails()) + " Fails, " + percent(o.open()) + " still open, " + percent(o.holds())
-                        + " hold, of 100. A reading is never promised to make it hold.";
+                : "Then " + percent(o.fails()) + " Fails, " + percent(o.open()) + " still open, "
+                        + (whole(o) - Math.round(100 * o.fails()))
+                        + " hold, of 100. A reading is never promised to make"
+                        + " it hold.";
+    }
+
+    /** Settled of a hundred: what is not open, so that all of them make a hundred. */
+    private static long whole(MeasureNext.Outcome o) {
+        return 100 - Math.round(100 * o.open());
     }
 
     private static String percent(double share) {

@@ -2,6 +2,7 @@ package ration.desktop.variants;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.DoubleConsumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -15,6 +16,7 @@ import ration.answer.assess.Assessment;
 import ration.answer.fault.FaultSearch;
 import ration.answer.fault.FaultSum;
 import ration.base.quantity.UnitSystem;
+import ration.base.task.Task;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
@@ -34,7 +36,9 @@ public final class VariantsPage extends LivePage {
     private final Label state = Ui.wrapped("", "soft");
     private final HBox columns = new RowBox(0);
     private Assessment asked;
+    private boolean stopped;
     private List<Solved> solved = List.of();
+    private FaultSum ofLayout = FaultSum.of(List.of());
 
     /** A variant as if it were built, and how its failures end; none where they were not run yet. */
     record Solved(Variant variant, Assessment as, FaultSum faults) {}
@@ -97,7 +101,8 @@ public final class VariantsPage extends LivePage {
 
     private void stop() {
         work.cancel();
-        state.setText("Stopped: what is not solved is Not shown.");
+        stopped = true;
+        show();
     }
 
     @Override
@@ -108,7 +113,9 @@ public final class VariantsPage extends LivePage {
             return;
         }
         asked = now;
+        stopped = false;
         solved = List.of();
+        ofLayout = FaultSum.of(session.faults().get());
         show();
         Project p = now.project();
         UnitSystem units = session.units().get();
@@ -138,31 +145,41 @@ public final class VariantsPage extends LivePage {
         if (all.isEmpty()) {
             return;
         }
+        record Run(FaultSum layout, List<Solved> variants) {}
+        FaultSum known = ofLayout;
+        int runs = all.size() + (known.asked() ? 0 : 1);
         work.start(
                 task -> {
+                    FaultSum layout = known.asked()
+                            ? known
+                            : failed(now, units, d -> task.progress().accept(d / runs), task);
                     List<Solved> more = new ArrayList<>();
                     for (Solved s : all) {
-                        double from = more.size() / (double) all.size();
-                        FaultSum sum = FaultSum.of(FaultSearch.of(
-                                s.as(), units, d -> task.progress().accept(from + d / all.size()), task.cancelled()));
-                        more.add(new Solved(s.variant(), s.as(), sum));
+                        double from = (runs - all.size() + more.size()) / (double) runs;
+                        more.add(new Solved(
+                                s.variant(),
+                                s.as(),
+                                failed(s.as(), units, d -> task.progress().accept(from + d / runs), task)));
                     }
-                    return more;
+                    return new Run(layout, more);
                 },
-                more -> {
-                    solved = more;
+                run -> {
+                    ofLayout = run.layout();
+                    solved = run.variants();
                     show();
                 },
                 why -> state.setText("Not shown, failures: " + why));
+    }
+
+    private static FaultSum failed(Assessment a, UnitSystem units, DoubleConsumer progress, Task task) {
+        return FaultSum.of(FaultSearch.of(a, units, progress, task.cancelled()));
     }
 
     private void show() {
         columns.getChildren().clear();
         UnitSystem units = session.units().get();
         Project p = asked.project();
-        columns.getChildren()
-                .add(new VariantColumn(units, asked, session.home().costs())
-                        .built(FaultSum.of(session.faults().get())));
+        columns.getChildren().add(new VariantColumn(units, asked, session.home().costs()).built(ofLayout));
         for (Variant v : p.variants()) {
             Solved s = solved.stream()
                     .filter(x -> x.variant().equals(v))
@@ -200,7 +217,9 @@ public final class VariantsPage extends LivePage {
                 p.variants().isEmpty()
                         ? "None yet. Keep this layout under a name, then go on editing; or keep a set found by Make it"
                                 + " hold, on Flow."
-                        : solved.isEmpty() ? "Solving the variants." : words());
+                        : stopped
+                                ? "Stopped: what is not solved is Not shown; the next edit begins again."
+                                : solved.isEmpty() ? "Solving the variants." : words());
     }
 
     /** No winner is named. */
