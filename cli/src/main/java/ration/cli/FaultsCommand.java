@@ -18,6 +18,7 @@ import ration.answer.fault.Catalogue;
 import ration.answer.fault.FaultAnswer;
 import ration.answer.fault.FaultSearch;
 import ration.answer.fault.Finder;
+import ration.answer.fault.HiddenChecks;
 import ration.answer.fault.HiddenSearch;
 import ration.answer.fault.HiddenWords;
 import ration.base.quantity.UnitSystem;
@@ -73,13 +74,13 @@ final class FaultsCommand implements Callable<Integer> {
             return 1;
         }
         HiddenSearch s = found.get();
-        spec.commandLine().getOut().print(json ? asJson(s) : asText(a, s));
+        spec.commandLine().getOut().print(json ? asJson(a, s) : asText(a, s));
         return s.hidden().stream().allMatch(h -> h.verdict() == Verdict.HOLDS || h.verdict() == Verdict.THIN) ? 0 : 1;
     }
 
     private static String asText(Assessment a, HiddenSearch s) {
-        StringBuilder out = new StringBuilder(
-                a.project().name() + ", hidden failures, " + s.pairs() + " pairs\n" + HiddenWords.sum(s) + "\n");
+        StringBuilder out = new StringBuilder(a.project().name() + ", hidden failures, " + s.pairs() + " pairs\n"
+                + HiddenWords.sum(s) + "\n" + HiddenWords.best(s, a.project().upkeep()) + "\n");
         for (Finder finder : Finder.values()) {
             List<HiddenSearch.Hidden> of = HiddenWords.of(s, finder);
             if (!of.isEmpty()) {
@@ -87,6 +88,10 @@ final class FaultsCommand implements Callable<Integer> {
                         .append(finder.words())
                         .append(", ")
                         .append(finder.often())
+                        .append(
+                                onHand(a, of)
+                                        ? ": tracked"
+                                        : of.stream().anyMatch(h -> !h.stops().isEmpty()) ? ": not tracked" : "")
                         .append('\n');
             }
             for (HiddenSearch.Hidden h : of) {
@@ -105,8 +110,17 @@ final class FaultsCommand implements Callable<Integer> {
                 .toString();
     }
 
-    private static String asJson(HiddenSearch s) {
-        ObjectNode root = Json.answer().put("pairs", s.pairs());
+    /** Whether the document has the check of every one of them that stops the engine. */
+    private static boolean onHand(Assessment a, List<HiddenSearch.Hidden> of) {
+        List<HiddenSearch.Hidden> stop =
+                of.stream().filter(h -> !h.stops().isEmpty()).toList();
+        return !stop.isEmpty()
+                && stop.stream().allMatch(h -> HiddenChecks.found(h, a.project().upkeep()));
+    }
+
+    private static String asJson(Assessment a, HiddenSearch s) {
+        List<HiddenSearch.Hidden> open = HiddenChecks.without(s, a.project().upkeep());
+        ObjectNode root = Json.answer().put("pairs", s.pairs()).put("withoutACheck", open.size());
         ArrayNode beyond = root.putArray("notComputed");
         s.beyond().forEach(beyond::add);
         ArrayNode all = root.putArray("hidden");
@@ -115,7 +129,9 @@ final class FaultsCommand implements Callable<Integer> {
                     .put("part", h.part())
                     .put("fails", Catalogue.words(h.fault()))
                     .put("verdict", Json.word(h.verdict()))
-                    .put("check", HiddenWords.key(h.finder()));
+                    .put("check", HiddenWords.key(h.finder()))
+                    .put("checked", HiddenChecks.found(h, a.project().upkeep()))
+                    .put("instrumentMoves", h.telling());
             ArrayNode stops = node.putArray("stops");
             h.stops().forEach(f -> {
                 ObjectNode one = stops.addObject().put("then", HiddenWords.name(f));

@@ -8,6 +8,8 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
 import ration.aircraft.condition.Fault;
+import ration.record.file.ProjectFile;
+import ration.record.project.Project;
 import ration.verdict.check.Verdict;
 
 /** Single failures: found, read, set on the layout and cleared again, by keys in the real window. */
@@ -138,13 +140,55 @@ class FaultsWindowTest extends WindowHarness {
         robot.interact(() -> node("#faults-hidden").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> label("#hidden-sum").startsWith("No failure that waits unseen turns one more into a stoppage; "));
-        assertThat(label("#hidden-sum")).contains(" not computed: never counted as harmless");
-        until(() -> robot.lookup("#hidden-looked-at-0").tryQuery().isPresent());
+        assertThat(label("#hidden-sum")).contains(" not computed (never counted as harmless)");
+        until(() -> robot.lookup("#hidden-harmless").tryQuery().isPresent());
+        robot.interact(() -> node("#hidden-harmless").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> robot.lookup("#hidden-0").tryQuery().isPresent());
         robot.interact(() -> node("#faults-hidden").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> robot.lookup("#faults-search")
                 .tryQuery()
                 .filter(n -> n.isVisible())
                 .isPresent());
+    }
+
+    /**
+     * Two pumps that stand by each other: a dead one waits. Keys walk the pairs, C puts the check on the preflight
+     * card, which closes what it finds; Enter sets both failures on the layout.
+     */
+    @Test
+    void aCheckIsPutOnThePreflightCardFromAHiddenFailure() throws Exception {
+        Project brindle = ProjectFile.demo("brindle-a2");
+        robot.interact(() -> session.show(brindle, null));
+        robot.clickOn("#rail-faults");
+        robot.clickOn("#faults-hidden");
+        until(() -> robot.lookup("#hidden-0").tryQuery().isPresent());
+        until(() -> label("#ledger-open-case").contains("hidden failures without a check"));
+        int open = withoutACheck();
+        robot.interact(() -> node("#hidden-0").requestFocus());
+        until(() -> label("#hidden-name").equals("Lift pump inoperative")
+                && label("#hidden-then").equals("waits; then Standby pump inoperative")
+                && label("#hidden-minutes").equals("11.4 min"));
+        keys(KeyCode.N);
+        until(() -> !label("#hidden-then").equals("waits; then Standby pump inoperative"));
+        with(KeyCode.SHIFT, KeyCode.N);
+        until(() -> label("#hidden-then").equals("waits; then Standby pump inoperative"));
+        keys(KeyCode.C);
+        until(() -> withoutACheck() == open - 1);
+        assertThat(session.project().upkeep().parts())
+                .extracting(p -> p.name() + ", " + p.life().words())
+                .contains("Lift pump run alone, before every flight");
+        robot.interact(() -> node("#hidden-0").requestFocus());
+        keys(KeyCode.ENTER);
+        until(() -> session.condition().faults().all().size() == 2);
+        with(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> session.project().upkeep().parts().isEmpty());
+    }
+
+    private int withoutACheck() {
+        java.util.regex.Matcher m = java.util.regex.Pattern.compile("(\\d+) hidden failures? without a check")
+                .matcher(label("#ledger-open-case"));
+        return m.find() ? Integer.parseInt(m.group(1)) : -1;
     }
 }

@@ -21,6 +21,7 @@ import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.FaultCases;
 import ration.answer.assess.FaultCases.Asked;
+import ration.answer.assess.PumpSet;
 import ration.answer.assess.StartingCase;
 import ration.answer.assess.VaporAnswer;
 import ration.answer.drawdown.Lasting;
@@ -58,6 +59,7 @@ public final class FaultSearch {
     private final List<Asked> all;
     private final List<Asked> cases;
     private final Indications indications;
+    private final Together together;
 
     private FaultSearch(Assessment assessment, UnitSystem units) {
         this(
@@ -80,6 +82,34 @@ public final class FaultSearch {
                 .filter(c -> FaultCases.holds(assessment, c))
                 .toList();
         indications = new Indications(system, units);
+        together = Together.alone();
+    }
+
+    private FaultSearch(FaultSearch same, Together together) {
+        assessment = same.assessment;
+        units = same.units;
+        system = same.system;
+        all = same.all;
+        cases = same.cases;
+        indications = same.indications;
+        this.together = together;
+    }
+
+    /** The same, one pair of failures at a time: what another search of the pair has solved is not solved again. */
+    FaultSearch sharing(Together pair) {
+        return new FaultSearch(this, pair);
+    }
+
+    /**
+     * Whether failures of two documents are the same questions: upkeep, sign-off, build, readings and variants ask
+     * nothing of them.
+     */
+    public static boolean sameQuestions(Project one, Project other) {
+        return one.system() == other.system()
+                && one.brief().equals(other.brief())
+                && one.heat().equals(other.heat())
+                && one.tests().equals(other.tests())
+                && one.use().flight().equals(other.use().flight());
     }
 
     /** Asks faults in some cases, where another failure may wait already. */
@@ -98,6 +128,17 @@ public final class FaultSearch {
         return cases.stream().anyMatch(c -> !indications
                 .of(c.sound(), FaultCases.failed(assessment, apart, c.sound(), f), Double.POSITIVE_INFINITY, Map.of())
                 .isEmpty());
+    }
+
+    /** The same with the pumps run one at a time, as before a flight. */
+    boolean showsOnOnePump(FlowBasis apart, Fault f) {
+        return cases.stream()
+                .anyMatch(c -> FaultCases.handles(assessment, c.sound().condition()).stream()
+                        .filter(h -> h.positions().equals(c.sound().condition().positions()))
+                        .filter(h -> PumpSet.of(system, h.stopped()).running() == 1)
+                        .map(h -> FaultCases.set(assessment, apart, c.sound(), h))
+                        .anyMatch(sound -> sound.answered()
+                                && indications.moves(sound, FaultCases.failed(assessment, apart, sound, f))));
     }
 
     /** All faults of a project, the worst first; what cannot be computed is among them and says why. */
@@ -272,7 +313,13 @@ public final class FaultSearch {
                 : cases.stream().map(c -> row(apart, f, c)).toList();
         boolean shutIn = f.kind() == Kind.VENT_SHUT
                 && system.item(f.item()).flatMap(i -> i.only(Header.class)).isEmpty();
-        WaysOut ways = new WaysOut(assessment, apart, cases, f, shutIn ? c -> spares(f, c) : c -> true);
+        WaysOut ways = new WaysOut(
+                assessment,
+                apart,
+                cases,
+                f,
+                shutIn ? c -> spares(f, c) : c -> true,
+                shutIn ? Together.alone() : together);
         List<FaultAnswer> found = new ArrayList<>();
         own.stream()
                 .filter(Row::unanswered)
@@ -310,7 +357,10 @@ public final class FaultSearch {
     }
 
     private Row row(FlowBasis apart, Fault f, Asked c) {
-        CaseAnswer now = FaultCases.failed(assessment, apart, c.sound(), f);
+        CaseAnswer now = together.answer(
+                c.sound().condition().with(f),
+                c.sound().filling(),
+                () -> FaultCases.failed(assessment, apart, c.sound(), f));
         double share = FaultCases.arrives(now);
         return new Row(
                 c,
@@ -627,7 +677,7 @@ public final class FaultSearch {
     }
 
     private Lasting lasting(Condition c, double need) {
-        return Lasting.of(assessment.basis().orElseThrow(), c, need, AHEAD);
+        return together.course(c, need, () -> Lasting.of(assessment.basis().orElseThrow(), c, need, AHEAD));
     }
 
     /**

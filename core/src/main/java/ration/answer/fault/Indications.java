@@ -76,6 +76,11 @@ final class Indications {
         return all;
     }
 
+    /** Whether something moves at once: what a header hides for minutes is no reading. */
+    boolean moves(CaseAnswer sound, CaseAnswer now) {
+        return of(sound, now, Double.POSITIVE_INFINITY, Map.of()).stream().anyMatch(s -> s.minutes() == 0);
+    }
+
     /** A full header feeds it on: what fails before the header is not seen there until that is empty. */
     private boolean behindHeader(CaseAnswer sound, String item) {
         boolean header = false;

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import ration.aircraft.condition.Attitude;
 import ration.aircraft.condition.Condition;
@@ -37,18 +38,30 @@ final class WaysOut {
     /** One case of each attitude, filling and warmth, whatever its handles. */
     private final List<Asked> everywhere;
 
+    private final Set<Place> places;
+    private final Together together;
     private List<Way> ways;
 
-    private record Way(Handles handles, Power power, double share) {}
+    record Way(Handles handles, Power power, double share) {}
 
-    private record Place(Attitude attitude, Filling filling, double kelvin, List<Air> airs) {}
+    record Place(Attitude attitude, Filling filling, double kelvin, List<Air> airs) {}
 
-    /** @param counts what must hold beside the demand being met */
-    WaysOut(Assessment assessment, FlowBasis apart, List<Asked> asked, Fault fault, Predicate<CaseAnswer> counts) {
+    /**
+     * @param counts what must hold beside the demand being met
+     * @param together with whom the ways are shared; only where nothing more must hold
+     */
+    WaysOut(
+            Assessment assessment,
+            FlowBasis apart,
+            List<Asked> asked,
+            Fault fault,
+            Predicate<CaseAnswer> counts,
+            Together together) {
         this.assessment = assessment;
         this.apart = apart;
         this.fault = fault;
         this.counts = counts;
+        this.together = together;
         Map<Place, Asked> all = new LinkedHashMap<>();
         asked.stream()
                 .filter(c -> !c.flown() && c.sound().filling().dry().isEmpty())
@@ -60,6 +73,7 @@ final class WaysOut {
                                 c.airs()),
                         c));
         everywhere = new ArrayList<>(all.values());
+        places = all.keySet();
     }
 
     /**
@@ -92,21 +106,26 @@ final class WaysOut {
 
     private List<Way> ways() {
         if (ways == null) {
-            ways = new ArrayList<>();
-            if (!everywhere.isEmpty()) {
-                List<Condition> handles =
-                        FaultCases.handles(assessment, everywhere.get(0).sound().condition());
-                for (Power power : new Power[] {Power.TAKE_OFF, Power.CRUISE}) {
-                    if (power == Power.TAKE_OFF || ways.size() < handles.size()) {
-                        handles.stream()
-                                .map(h -> new Way(h.handles(), power, least(h.handles(), power)))
-                                .filter(w -> w.share >= 1)
-                                .forEach(ways::add);
-                    }
+            ways = together.ways(places, this::searched);
+        }
+        return ways;
+    }
+
+    private List<Way> searched() {
+        List<Way> found = new ArrayList<>();
+        if (!everywhere.isEmpty()) {
+            List<Condition> handles =
+                    FaultCases.handles(assessment, everywhere.get(0).sound().condition());
+            for (Power power : new Power[] {Power.TAKE_OFF, Power.CRUISE}) {
+                if (power == Power.TAKE_OFF || found.size() < handles.size()) {
+                    handles.stream()
+                            .map(h -> new Way(h.handles(), power, least(h.handles(), power)))
+                            .filter(w -> w.share >= 1)
+                            .forEach(found::add);
                 }
             }
         }
-        return ways;
+        return found;
     }
 
     /**

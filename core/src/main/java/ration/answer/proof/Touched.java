@@ -129,7 +129,7 @@ public record Touched(List<String> ended, List<String> asked) {
             case SIGHT_TUBE -> Set.of(TestKind.FILL);
             case RUBBER_HOSE, PTFE_HOSE -> Set.of(TestKind.LINE_PRESSURE);
             case PLATE, SEALANT -> Set.of(TestKind.TANK_PRESSURE, TestKind.CLEAN);
-            case SCREEN, FILTER_ELEMENT, SEALS, PUMP, CAP_SEAL, TEMPORARY, OTHER -> Set.of();
+            case SCREEN, FILTER_ELEMENT, SEALS, PUMP, CAP_SEAL, TEMPORARY, FUNCTION, PREFLIGHT, OTHER -> Set.of();
         };
     }
 

@@ -51,6 +51,7 @@ public final class PreflightPdf {
             card.drains();
             card.vents();
             card.handles();
+            card.checks();
             for (TankAnswer t : a.tanks()) {
                 card.quantity(t, units);
             }
@@ -135,6 +136,20 @@ public final class PreflightPdf {
             title("Remove before flight");
             for (Part p : parts) {
                 row(p.name(), List.of("removed"));
+            }
+            y += 6;
+        }
+    }
+
+    /** What would wait unseen otherwise: entered in Maintenance, or taken over from the hidden failures. */
+    private void checks() throws IOException {
+        List<Part> parts = project.upkeep().parts().stream()
+                .filter(p -> p.life().ends() == Life.Ends.EACH_FLIGHT)
+                .toList();
+        if (!parts.isEmpty()) {
+            title("Checks before every flight");
+            for (Part p : parts) {
+                row(p.name() + (p.paper().isBlank() ? "" : ": " + p.paper()), List.of("done"));
             }
             y += 6;
         }

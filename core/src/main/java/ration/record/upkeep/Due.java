@@ -41,6 +41,9 @@ public record Due(Part part, double used, Optional<LocalDate> on, double atHours
         if (p.life().ends() == Life.Ends.REMOVE) {
             return new Due(p, 1, Optional.empty(), Double.NaN, "remove before flight", Verdict.FAILS);
         }
+        if (p.life().ends() == Life.Ends.EACH_FLIGHT) {
+            return new Due(p, 0, Optional.empty(), Double.NaN, "before every flight", Verdict.HOLDS);
+        }
         Optional<Entry> looked = p.life().ends() == Life.Ends.LOOK ? last(upkeep, p) : Optional.empty();
         Optional<LocalDate> begins = looked.map(Entry::on)
                 .or(() -> p.fitted().map(f -> p.life().ends() == Life.Ends.LOOK ? f.on() : f.begins()));

@@ -15,7 +15,9 @@ public record Life(int months, double hours, Ends ends) {
         /** On condition: looked at, and then for as long again. */
         LOOK("look"),
         /** Not meant to stay: nobody flies with it. */
-        REMOVE("remove before flight");
+        REMOVE("remove before flight"),
+        /** On the preflight card, and never due in between. */
+        EACH_FLIGHT("check before every flight");
 
         private final String word;
 
@@ -32,7 +34,7 @@ public record Life(int months, double hours, Ends ends) {
         if (months < 0 || months > 600 || !(hours >= 0 && hours <= 100_000)) {
             throw new IllegalArgumentException("Interval: 0 to 600 months, 0 to 100,000 h.");
         }
-        if (ends != Ends.REMOVE && months == 0 && hours == 0) {
+        if (ends != Ends.REMOVE && ends != Ends.EACH_FLIGHT && months == 0 && hours == 0) {
             throw new IllegalArgumentException("Enter an interval in months or hours.");
         }
     }
@@ -45,6 +47,9 @@ public record Life(int months, double hours, Ends ends) {
     public String words() {
         if (ends == Ends.REMOVE) {
             return "until removed";
+        }
+        if (ends == Ends.EACH_FLIGHT) {
+            return "before every flight";
         }
         String calendar =
                 months == 0 ? "" : months % 12 == 0 && months > 12 ? months / 12 + " years" : months + " months";

@@ -32,6 +32,8 @@ public record Part(String id, String name, String item, Kind kind, Life life, Op
         PLATE("Access plate, its gasket", 60, 0, Life.Ends.LOOK),
         SEALANT("Tank sealant inspection", 0, 10, Life.Ends.LOOK),
         TEMPORARY("Temporary", 0, 0, Life.Ends.REMOVE),
+        FUNCTION("Function check", 12, 100, Life.Ends.LOOK),
+        PREFLIGHT("Preflight check", 0, 0, Life.Ends.EACH_FLIGHT),
         OTHER("Other", 12, 100, Life.Ends.LOOK);
 
         private final String label;

@@ -1,7 +1,9 @@
 package ration.answer.fault;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -20,6 +22,11 @@ import ration.answer.assess.Assessment;
 import ration.answer.assess.FaultCases;
 import ration.base.quantity.UnitSystem;
 import ration.base.task.Task;
+import ration.record.project.Project;
+import ration.record.upkeep.Due;
+import ration.record.upkeep.Life;
+import ration.record.upkeep.Part;
+import ration.record.upkeep.Upkeep;
 import ration.verdict.check.Verdict;
 
 /** What waits unseen, and what then stops the engine: a system whose pairs are known, and pairs solved anew. */
@@ -73,12 +80,105 @@ class HiddenSearchTest {
     @Test
     void where_nothing_stands_by_nothing_waits_that_stops_the_engine() {
         assertThat(search("corrie-b1").hidden()).allMatch(h -> h.stops().isEmpty());
-        assertThat(HiddenSearch.of(
+    }
+
+    /** Stopped before the first pair: what waits is told, nothing of it holds, and nothing is said to be harmless. */
+    @Test
+    void what_was_not_run_is_not_shown() {
+        HiddenSearch stopped = HiddenSearch.of(
                         Systems.assessedCorrie(),
                         Systems.faults("corrie-b1"),
                         UnitSystem.US,
-                        new Task(done -> {}, () -> true)))
-                .isEmpty();
+                        new Task(done -> {}, () -> true))
+                .orElseThrow();
+        assertThat(stopped.finished()).isFalse();
+        assertThat(stopped.hidden()).isNotEmpty().allMatch(h -> h.verdict() == Verdict.NOT_SHOWN);
+        assertThat(FaultSum.of(Systems.faults("corrie-b1"))
+                        .with(stopped, Upkeep.NONE)
+                        .worst())
+                .isEqualTo(Verdict.FAILS);
+        FaultAnswer held = Systems.faults("corrie-b1").stream()
+                .filter(f -> f.verdict() == Verdict.HOLDS)
+                .findFirst()
+                .orElseThrow();
+        FaultSum one = FaultSum.of(List.of(held));
+        assertThat(one.worst()).isEqualTo(Verdict.HOLDS);
+        assertThat(one.with(stopped, Upkeep.NONE).worst()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(one.with(null, Upkeep.NONE).worst()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(one.with(search("corrie-b1"), Upkeep.NONE).worst()).isEqualTo(Verdict.HOLDS);
+    }
+
+    /** A pair that was worked out with what its mirror image had solved is the pair asked by itself. */
+    @Test
+    void sharing_networks_changes_no_answer() {
+        Assessment a = Systems.assessed("brindle-a2");
+        List<Map.Entry<Fault, HiddenSearch.Pair>> all = new ArrayList<>();
+        search("brindle-a2").hidden().forEach(h -> h.pairs().stream()
+                .filter(p -> p.both().isPresent())
+                .forEach(p -> all.add(Map.entry(h.fault(), p))));
+        Collections.shuffle(all, new Random(11));
+        for (Map.Entry<Fault, HiddenSearch.Pair> e : all.subList(0, Math.min(all.size(), Samples.of(40, all.size())))) {
+            FaultAnswer shared = e.getValue().both().orElseThrow();
+            FaultAnswer plain = HiddenSearch.pair(a, e.getKey(), e.getValue().second());
+            assertThat(List.of(shared.group(), shared.where(), shared.seen().size(), shared.wayOut()))
+                    .as(e.getKey() + " then " + e.getValue().second())
+                    .isEqualTo(
+                            List.of(plain.group(), plain.where(), plain.seen().size(), plain.wayOut()));
+            assertThat(shared.minutes()).isEqualTo(plain.minutes());
+            assertThat(shared.share()).isCloseTo(plain.share(), within(1e-9));
+        }
+    }
+
+    /**
+     * A degree that is seen, or that stops the engine alone, does not take the milder one with it that waits: a screen
+     * clogged in part waits though a clogged one is no hidden failure.
+     */
+    @Test
+    void the_worst_degree_that_still_waits_is_asked() {
+        HiddenSearch brindle = search("brindle-a2");
+        Map<Fault, FaultAnswer> single =
+                Systems.faults("brindle-a2").stream().collect(Collectors.toMap(FaultAnswer::fault, f -> f));
+        assertThat(brindle.hidden()).extracting(h -> h.fault()).anySatisfy(f -> {
+            assertThat(f.kind()).isEqualTo(Fault.Kind.OUTLET_CLOGGED);
+            assertThat(single.keySet())
+                    .anyMatch(o -> o.kind() == f.kind()
+                            && o.item().equals(f.item())
+                            && o.severity() > f.severity()
+                            && single.get(o).verdict() != Verdict.HOLDS);
+        });
+        assertThat(brindle.folded()).isPositive();
+    }
+
+    /** One act puts the checks where they are done; what they find is open no more, and the card has them. */
+    @Test
+    void a_check_closes_what_it_finds() {
+        HiddenSearch brindle = search("brindle-a2");
+        Project p = Systems.assessed("brindle-a2").project();
+        List<HiddenSearch.Hidden> open = HiddenChecks.without(brindle, p.upkeep());
+        assertThat(open).hasSameSizeAs(brindle.stopping()).hasSizeGreaterThan(5);
+        List<HiddenSearch.Hidden> pumps =
+                open.stream().filter(h -> h.finder() == Finder.EACH_PUMP_ALONE).toList();
+        Project then = HiddenChecks.put(pumps).change().apply(p);
+        assertThat(HiddenChecks.without(brindle, then.upkeep())).hasSize(open.size() - pumps.size());
+        assertThat(then.upkeep().parts())
+                .filteredOn(x -> x.life().ends() == Life.Ends.EACH_FLIGHT)
+                .extracting(x -> x.name())
+                .contains("Lift pump run alone", "Standby pump run alone");
+        assertThat(Due.of(then.upkeep(), LocalDate.of(2026, 5, 1)))
+                .filteredOn(d -> d.part().kind() == Part.Kind.PREFLIGHT)
+                .allMatch(d -> d.verdict() == Verdict.HOLDS);
+        assertThat(HiddenChecks.put(pumps).change().apply(then).upkeep().parts())
+                .as("once is enough")
+                .hasSameSizeAs(then.upkeep().parts());
+        Project done = HiddenChecks.put(open).change().apply(p);
+        assertThat(FaultSum.of(Systems.faults("brindle-a2"))
+                        .with(brindle, done.upkeep())
+                        .hidden())
+                .hasValue(0);
+        assertThat(Due.of(done.upkeep(), LocalDate.of(2026, 5, 1)))
+                .as("nobody has looked yet")
+                .anyMatch(d -> d.verdict() == Verdict.NOT_SHOWN);
+        assertThat(HiddenWords.best(brindle, p.upkeep())).contains("would find 4 of them", "not on the preflight card");
     }
 
     /**

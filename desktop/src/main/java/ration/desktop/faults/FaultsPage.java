@@ -99,6 +99,8 @@ public final class FaultsPage extends LivePage {
         again.setVisible(false);
         again.managedProperty().bind(again.visibleProperty());
         chips.setAlignment(Pos.CENTER_LEFT);
+        chips.managedProperty().bind(chips.visibleProperty());
+        sought.managedProperty().bind(sought.visibleProperty());
         sought.setId("faults-search");
         sought.setPromptText("Search");
         sought.setAccessibleText("Search the failures by part or failure mode");
@@ -143,12 +145,10 @@ public final class FaultsPage extends LivePage {
     private void view() {
         boolean both = pairs.isSelected();
         setCenter(both ? hidden : middle);
-        setRight(both ? null : side);
+        setRight(both ? hidden.card() : side);
         chips.setVisible(!both);
         sought.setVisible(!both);
-        if (both) {
-            hidden.update(session.shown().get().assessment(), answers);
-        }
+        hidden.show();
     }
 
     @Override
@@ -161,7 +161,9 @@ public final class FaultsPage extends LivePage {
     @Override
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
-        if (a != done || session.units().get() != units) {
+        if (done == null
+                || !FaultSearch.sameQuestions(done.project(), a.project())
+                || session.units().get() != units) {
             start(a);
         } else {
             fill();
@@ -176,6 +178,7 @@ public final class FaultsPage extends LivePage {
         picked = null;
         search.cancel();
         session.faults().set(null);
+        hidden.update(a, answers);
         again.setVisible(false);
         state.setText("");
         common.setText("");
@@ -195,6 +198,7 @@ public final class FaultsPage extends LivePage {
                     session.faults().set(answers);
                     picked = answers.isEmpty() ? null : answers.get(0);
                     fill();
+                    hidden.update(a, answers);
                 },
                 why -> {
                     words.setText("The analysis failed: " + why);
@@ -213,9 +217,7 @@ public final class FaultsPage extends LivePage {
     }
 
     private void fill() {
-        if (pairs.isSelected()) {
-            hidden.update(session.shown().get().assessment(), answers);
-        }
+        hidden.show();
         chips.getChildren().clear();
         rows.getChildren().clear();
         FaultTable table = new FaultTable(answers, only);

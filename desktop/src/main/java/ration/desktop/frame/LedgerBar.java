@@ -77,14 +77,17 @@ final class LedgerBar extends RowBox {
             }
         });
         session.units().addListener((o, was, now) -> update(false));
-        session.faults().addListener((o, was, now) -> {
-            Ledger.Entry open = Ledger.of(
-                            session.shown().get().assessment(), session.units().get())
-                    .entries()
-                    .get(OPEN);
-            cells.get(OPEN).show(withFaults(open), open.figure());
-        });
+        session.faults().addListener((o, was, now) -> showOpen());
+        session.hidden().addListener((o, was, now) -> showOpen());
         update(false);
+    }
+
+    private void showOpen() {
+        Ledger.Entry open = Ledger.of(
+                        session.shown().get().assessment(), session.units().get())
+                .entries()
+                .get(OPEN);
+        cells.get(OPEN).show(withFaults(open), open.figure());
     }
 
     /** Marks the figure whose page is shown. */
@@ -121,7 +124,8 @@ final class LedgerBar extends RowBox {
 
     /** What fails is part of what is open; not asked, it is not shown, whatever the checks say. */
     private Ledger.Entry withFaults(Ledger.Entry open) {
-        FaultSum sum = FaultSum.of(session.faults().get());
+        FaultSum sum = FaultSum.of(session.faults().get())
+                .with(session.hidden().get(), session.shown().get().project().upkeep());
         List<Due> due = Due.of(session.shown().get().project().upkeep(), java.time.LocalDate.now());
         long over = due.stream()
                 .filter(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN)
@@ -137,6 +141,7 @@ final class LedgerBar extends RowBox {
                 worse == open.verdict() ? open.ratio() : sum.ratio(),
                 open.detail()
                         + (sum.asked() ? "; " + sum.notShownWords() : "")
+                        + (sum.hiddenWords().isEmpty() ? "" : "; " + sum.hiddenWords())
                         + (over > 0 ? "; " + over + (over == 1 ? " part due" : " parts due") : ""),
                 open.because());
     }

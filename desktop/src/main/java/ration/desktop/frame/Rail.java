@@ -14,6 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import ration.answer.fault.FaultSum;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
@@ -59,6 +60,7 @@ final class Rail extends ColumnBox {
         getChildren().addAll(gap, rule, switches);
         session.shown().addListener((o, was, now) -> update());
         session.faults().addListener((o, was, now) -> update());
+        session.hidden().addListener((o, was, now) -> update());
         session.flight().addListener((o, was, now) -> update());
         update();
     }
@@ -97,7 +99,10 @@ final class Rail extends ColumnBox {
     private void update() {
         RailState state = RailState.of(
                 session.shown().get().assessment(),
-                session.faults().get(),
+                FaultSum.of(session.faults().get())
+                        .with(
+                                session.hidden().get(),
+                                session.shown().get().project().upkeep()),
                 Optional.ofNullable(session.flight().get()),
                 LocalDate.now());
         rows.forEach((page, row) -> {

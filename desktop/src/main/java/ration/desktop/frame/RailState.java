@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import ration.answer.assess.Assessment;
 import ration.answer.drawdown.Flight;
-import ration.answer.fault.FaultAnswer;
 import ration.answer.fault.FaultSum;
 import ration.record.project.Unsaid;
 import ration.record.upkeep.Due;
@@ -33,13 +32,12 @@ record RailState(Map<Page, Bar> bars) {
      * @param flight as it was last flown; empty where it was not
      * @param today for what is due
      */
-    static RailState of(Assessment a, List<FaultAnswer> faults, Optional<Flight> flight, LocalDate today) {
+    static RailState of(Assessment a, FaultSum faults, Optional<Flight> flight, LocalDate today) {
         Map<Page, Bar> bars = new EnumMap<>(Page.class);
         for (Page page : Page.values()) {
             bars.put(page, worst(a, page));
         }
-        FaultSum sum = FaultSum.of(faults);
-        bars.put(Page.FAULTS, new Bar(sum.ratio(), sum.worst()));
+        bars.put(Page.FAULTS, new Bar(faults.ratio(), faults.worst()));
         bars.put(Page.FLIGHT, flight.map(f -> whole(f.verdict())).orElse(NOTHING));
         List<Due> due = Due.of(a.project().upkeep(), today);
         bars.put(Page.UPKEEP, due.isEmpty() ? NOTHING : whole(due.get(0).verdict()));

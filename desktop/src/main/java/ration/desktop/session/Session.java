@@ -28,6 +28,8 @@ import ration.answer.assess.Regime;
 import ration.answer.assess.StartingCase;
 import ration.answer.drawdown.Flight;
 import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultSearch;
+import ration.answer.fault.HiddenSearch;
 import ration.base.quantity.UnitSystem;
 import ration.record.file.DocumentStamp;
 import ration.record.file.ProjectFile;
@@ -54,6 +56,7 @@ public final class Session {
     private final ReadOnlyObjectWrapper<CaseAnswer> early = new ReadOnlyObjectWrapper<>();
     private final ObjectProperty<UnitSystem> units = new SimpleObjectProperty<>(UnitSystem.US);
     private final ObjectProperty<List<FaultAnswer>> faults = new SimpleObjectProperty<>();
+    private final ObjectProperty<HiddenSearch> hidden = new SimpleObjectProperty<>();
     private final ObjectProperty<Flight> flight = new SimpleObjectProperty<>();
     private final ObjectProperty<Regime> chosenRegime = new SimpleObjectProperty<>();
     private final StringProperty picked = new SimpleStringProperty("");
@@ -115,6 +118,11 @@ public final class Session {
     /** What came of every part failing once, of the assessment shown; null until that was worked out. */
     public ObjectProperty<List<FaultAnswer>> faults() {
         return faults;
+    }
+
+    /** Failures that wait unseen and one more, of the assessment shown; null until that was worked out. */
+    public ObjectProperty<HiddenSearch> hidden() {
+        return hidden;
     }
 
     /** The flight as it was flown, of the assessment shown; null until that was worked out. */
@@ -251,6 +259,7 @@ public final class Session {
         condition = known.map(Worked::condition).orElseGet(() -> StartingCase.of(opened));
         known.ifPresent(analyst::take);
         faults.set(null);
+        hidden.set(null);
         flight.set(null);
         deliver(known.orElseGet(() -> analyst.now(opened, condition)));
         lifetime.set(next);
@@ -378,8 +387,13 @@ public final class Session {
 
     private void deliver(Worked result) {
         early.set(null);
-        if (shown.get() == null || !shown.get().assessment().answersAs(result.assessment())) {
+        if (shown.get() == null
+                || !FaultSearch.sameQuestions(
+                        shown.get().project(), result.assessment().project())) {
             faults.set(null);
+            hidden.set(null);
+        }
+        if (shown.get() == null || !shown.get().assessment().answersAs(result.assessment())) {
             flight.set(null);
         }
         shown.set(new Shown(result.assessment().project(), result.condition(), result.assessment(), result.look()));

@@ -174,7 +174,13 @@ final class PartCard extends ColumnBox {
             }
         });
         HBox box = new RowBox(6, replace);
-        if (!temporary) {
+        if (p.life().ends() == Life.Ends.EACH_FLIGHT) {
+            box.getChildren().setAll(Ui.button("Take off the preflight card", "part-removed", () -> {
+                if (act(a -> u -> u.removed(p.id(), a))) {
+                    gone.run();
+                }
+            }));
+        } else if (!temporary) {
             box.getChildren()
                     .addAll(
                             Ui.button(
@@ -230,7 +236,7 @@ final class PartCard extends ColumnBox {
                         },
                         "chip"));
         box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        box.setVisible(p.life().ends() != Life.Ends.REMOVE);
+        box.setVisible(p.life().ends() != Life.Ends.REMOVE && p.life().ends() != Life.Ends.EACH_FLIGHT);
         box.managedProperty().bind(box.visibleProperty());
         return box;
     }

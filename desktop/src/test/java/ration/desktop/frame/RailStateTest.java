@@ -16,6 +16,7 @@ import ration.aircraft.condition.Fault;
 import ration.aircraft.model.Run;
 import ration.answer.assess.Assessment;
 import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultSum;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 import ration.record.project.Pattern;
@@ -30,7 +31,7 @@ class RailStateTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 27);
 
     private static RailState rail(Project p) {
-        return RailState.of(Assessment.of(p), List.of(), Optional.empty(), TODAY);
+        return RailState.of(Assessment.of(p), FaultSum.of(List.of()), Optional.empty(), TODAY);
     }
 
     static Stream<Project> projects() throws ProjectFileException {
@@ -47,7 +48,7 @@ class RailStateTest {
     @MethodSource("projects")
     void no_page_is_better_than_the_worst_of_its_findings_and_none_holds_of_which_nothing_is_known(Project p) {
         Assessment a = Assessment.of(p);
-        RailState rail = RailState.of(a, List.of(), Optional.empty(), TODAY);
+        RailState rail = RailState.of(a, FaultSum.of(List.of()), Optional.empty(), TODAY);
         assertThat(rail.bars().keySet())
                 .isEqualTo(Set.copyOf(Arrays.stream(Page.values())
                         .filter(x -> x != Page.FIND && x != Page.BUILD && x != Page.VARIANTS)
@@ -116,11 +117,11 @@ class RailStateTest {
                 Optional.empty(),
                 Verdict.NOT_SHOWN,
                 "");
-        assertThat(RailState.of(a, List.of(held), Optional.empty(), TODAY)
+        assertThat(RailState.of(a, FaultSum.of(List.of(held)), Optional.empty(), TODAY)
                         .bars()
                         .get(Page.FAULTS))
                 .isEqualTo(new RailState.Bar(Finding.MET, Verdict.HOLDS));
-        assertThat(RailState.of(a, List.of(held, unknown), Optional.empty(), TODAY)
+        assertThat(RailState.of(a, FaultSum.of(List.of(held, unknown)), Optional.empty(), TODAY)
                         .bars()
                         .get(Page.FAULTS))
                 .isEqualTo(new RailState.Bar(0.5, Verdict.NOT_SHOWN));
