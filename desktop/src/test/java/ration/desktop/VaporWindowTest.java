@@ -35,8 +35,8 @@ class VaporWindowTest extends WindowHarness {
         brindle();
         assertThat(label("#ledger-vapor-verdict")).as("a restart is at risk").isEqualTo("Thin");
         assertThat(label("#ledger-vapor-case"))
-                .startsWith("Fuel 110 \u00b0F: margin ")
-                .endsWith("; Lift pump inlet, fuel 100 \u00b0F, 8,000 ft; restart at risk after shutdown");
+                .startsWith("Lift pump inlet, fuel 100 \u00b0F, 8,000 ft; margin ")
+                .endsWith(" at 110 \u00b0F; restart at risk");
         assertThat(((TextField) node("#vapor-altitude")).getText()).isEqualTo("8,000 ft");
         robot.clickOn("#vapor-110");
         until(() -> node("#vapor-path").getAccessibleText().matches("(?s).*[1-4]\\.\\d \u00b0F at lift pump inlet.*"));

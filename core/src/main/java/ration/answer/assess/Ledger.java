@@ -125,10 +125,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
     private static String sure(Assessment a) {
         return a.sure()
                 .filter(s -> s.verdict() != Verdict.HOLDS)
-                .map(s -> "; "
-                        + (s.mostlyGuessed()
-                                ? s.words()
-                                : "under that in " + s.shorts() + " of " + s.samples() + " samples"))
+                .map(s -> "; " + (s.mostlyGuessed() ? s.brief() : "less in " + s.shorts() + " of " + s.samples()))
                 .orElse("");
     }
 
@@ -175,8 +172,8 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 .map(Finding::verdict)
                 .reduce(Verdict.HOLDS, Verdict::worse);
         String beside = (a.vapor().equals(worse) ? a.hotFuel() : a.vapor())
-                .map(v -> "Fuel " + units.warmth(v.air().fuelKelvin()) + ": margin " + units.difference(v.degrees())
-                        + "; ")
+                .map(v -> "; margin " + units.difference(v.degrees()) + " at "
+                        + units.warmth(v.air().fuelKelvin()))
                 .orElse("");
         return worse.map(v -> new Entry(
                                 "Vapor margin",
@@ -192,10 +189,10 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                                         .worse(restart)
                                         .shownIf(a.cases().stream().noneMatch(CaseAnswer::open)),
                                 v.ratio(),
-                                beside
-                                        + v.label(a.project(), units)
+                                v.label(a.project(), units)
+                                        + beside
                                         + (v.heatSaid()
-                                                ? restart == Verdict.HOLDS ? "" : "; restart at risk after shutdown"
+                                                ? restart == Verdict.HOLDS ? "" : "; restart at risk"
                                                 : "; no heat source entered"))
                         .because(() -> WhyVapor.gap(a.project(), v)))
                 .orElseGet(() -> notShown("Vapor margin", "", "No flow computed yet"));

@@ -206,6 +206,15 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
                         : open().size() + " of " + deciding.size() + " figures that decide it are estimates";
     }
 
+    /** The same for the strip, where two lines hold case and all. */
+    String brief() {
+        return this == PENDING
+                ? "how sure: computing"
+                : this == UNKNOWN
+                        ? "how sure: not known"
+                        : open().size() + " of " + deciding.size() + " figures estimated";
+    }
+
     /** Why a margin is no better than this, as a sentence; empty where it holds. */
     String reason() {
         String why = this == PENDING || this == UNKNOWN

@@ -70,7 +70,7 @@ public final class PathProfile {
     public static String title(CaseAnswer answer, UnitSystem units) {
         return answer.capacity().pumped() > 0
                 ? "gauge pressure, " + units.unit(Dimension.PRESSURE).symbol()
-                : "height and head above the engine inlet, " + (units == UnitSystem.US ? "inches" : "mm");
+                : "head above inlet, " + (units == UnitSystem.US ? "in" : "mm");
     }
 
     /** The picture; a sentence where nothing flows. */

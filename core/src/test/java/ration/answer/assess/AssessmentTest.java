@@ -154,9 +154,8 @@ class AssessmentTest {
                 .isEqualTo("Estimated from a drain test, Glide \u22126\u00b0, tilt 3\u00b0 right, Upper tank");
         assertThat(ledger.vapor().verdict()).as("a restart is at risk").isEqualTo(Verdict.THIN);
         assertThat(ledger.vapor().detail())
-                .isEqualTo("Fuel 110 \u00b0F: margin 11.6 \u00b0F; Upper tank outlet, fuel 100 \u00b0F, 8,000 ft;"
-                        + " restart at"
-                        + " risk after shutdown");
+                .isEqualTo("Upper tank outlet, fuel 100 \u00b0F, 8,000 ft; margin 11.6 \u00b0F at 110 \u00b0F;"
+                        + " restart at risk");
         assertThat(Ledger.of(Assessment.of(Project.empty()), UnitSystem.US)
                         .vapor()
                         .verdict())

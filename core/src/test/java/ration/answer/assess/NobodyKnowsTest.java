@@ -57,7 +57,7 @@ class NobodyKnowsTest {
         assertThat(finding(a, Check.FLOW_SURE).item()).as("where to begin").isNotBlank();
         assertThat(finding(a, Check.FLOW_SURE).detail().in(UnitSystem.US))
                 .contains("figures that decide it are estimates");
-        assertThat(Ledger.of(a, UnitSystem.US).flow().detail()).contains("figures that decide it are estimates");
+        assertThat(Ledger.of(a, UnitSystem.US).flow().detail()).contains("figures estimated");
         assertThat(a.findings())
                 .filteredOn(f -> f.check() == Check.FLOW_MARGIN)
                 .isNotEmpty()

@@ -13,7 +13,7 @@ import javafx.scene.layout.VBox;
 
 /**
  * Titled groups side by side. Where they find no room, the last ones fold to a button that says what they are set to;
- * it opens its group, and others fold for it.
+ * it opens its group, and others fold for it. In one line all of them are folded until one is asked.
  */
 public final class FoldingGroups extends RowBox {
 
@@ -21,12 +21,15 @@ public final class FoldingGroups extends RowBox {
 
     private final List<Group> groups = new ArrayList<>();
     private Group asked;
+    private boolean line;
+    private Runnable opened = () -> {};
 
     /** One of them. */
     private static final class Group {
         private final VBox open;
         private final Button folded;
         private final Label says = Ui.label("", "bold");
+        private final Label name = Ui.label("", "soft");
         private final Supplier<String> set;
         private final Node rule;
 
@@ -34,14 +37,17 @@ public final class FoldingGroups extends RowBox {
             this.set = set;
             this.rule = rule;
             open = new ColumnBox(3, title, content);
-            Label name = Ui.label("", "soft");
             name.textProperty().bind(title.textProperty());
             folded = Ui.button(
                     "",
                     "fold-" + title.getText().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+.*", ""),
                     () -> {},
                     "chip");
-            folded.setGraphic(new ColumnBox(2, name, says));
+            inLine(false);
+        }
+
+        final void inLine(boolean line) {
+            folded.setGraphic(line ? new RowBox(6, name, says) : new ColumnBox(2, name, says));
         }
 
         void fold(boolean away) {
@@ -72,12 +78,14 @@ public final class FoldingGroups extends RowBox {
     public void add(Label title, Node content, Supplier<String> set) {
         Node rule = Ui.tallRule();
         Group group = new Group(title, content, set, rule);
+        group.inLine(line);
         if (!groups.isEmpty()) {
             getChildren().add(rule);
         }
         groups.add(group);
         group.folded.setOnAction(e -> {
             asked = group;
+            opened.run();
             requestLayout();
             layout();
             group.open.lookupAll(".toggle-button").stream()
@@ -87,6 +95,24 @@ public final class FoldingGroups extends RowBox {
         });
         group.fold(false);
         getChildren().addAll(group.open, group.folded);
+    }
+
+    /**
+     * All in one line, or open as far as there is room.
+     *
+     * @param tell run when one of them is opened from its line
+     */
+    public void inLine(boolean other, Runnable tell) {
+        line = other;
+        opened = tell;
+        asked = null;
+        groups.forEach(g -> g.inLine(other));
+        requestLayout();
+    }
+
+    /** Whether one of them was opened from the line. */
+    public boolean open() {
+        return asked != null;
     }
 
     /** Says anew what the folded ones are set to. */
@@ -109,7 +135,7 @@ public final class FoldingGroups extends RowBox {
     protected void layoutChildren() {
         Set<Group> away = new java.util.HashSet<>();
         double width = getWidth() - getInsets().getLeft() - getInsets().getRight();
-        for (int i = groups.size() - 1; i >= 0 && needed(away) > width; i--) {
+        for (int i = groups.size() - 1; i >= 0 && (line || needed(away) > width); i--) {
             if (groups.get(i) != asked) {
                 away.add(groups.get(i));
             }

@@ -16,6 +16,8 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import ration.desktop.style.Tokens;
+import ration.publish.drawing.TextMeasure;
 
 /**
  * A table worked by keyboard like a sheet of paper: type to write over a cell, Enter or F2 to change it, Enter goes on
@@ -55,6 +57,7 @@ public final class Sheet<R> extends TableView<R> {
     }
 
     private final List<Column<R>> columns;
+    private final TextMeasure measure = Tokens.measure();
     private final ObservableList<R> rows = FXCollections.observableArrayList();
     private Writer<R> writer = (r, c, t) -> false;
     private BiConsumer<Integer, Integer> onPaste = (r, c) -> {};
@@ -110,6 +113,26 @@ public final class Sheet<R> extends TableView<R> {
         getFocusModel().focusedCellProperty().addListener(moved);
     }
 
+    /** Columns are as wide as what stands in them; what was wide enough keeps its width. */
+    private void fit() {
+        for (int i = 0; i < columns.size(); i++) {
+            Column<R> c = columns.get(i);
+            double widest = rows.stream()
+                    .mapToDouble(r -> measure.width(c.text().apply(r), FONT, false))
+                    .max()
+                    .orElse(0);
+            TableColumn<R, ?> column = getColumns().get(i);
+            double wanted = Math.min(MOST, Math.ceil(widest) + PADDING);
+            if (wanted > column.getPrefWidth()) {
+                column.setPrefWidth(wanted);
+            }
+        }
+    }
+
+    private static final double FONT = 12;
+    private static final double PADDING = 16;
+    private static final double MOST = 480;
+
     /**
      * Shows these rows; the chosen cell stays chosen. While a cell is open they wait until it is shut: it would be lost
      * with its text.
@@ -126,6 +149,7 @@ public final class Sheet<R> extends TableView<R> {
             return;
         }
         rows.setAll(now);
+        fit();
         if (at != null && at.getRow() >= 0 && at.getColumn() >= 0) {
             choose(Math.min(at.getRow(), now.size() - 1), at.getColumn());
         }

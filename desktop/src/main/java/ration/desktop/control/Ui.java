@@ -16,6 +16,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextFlow;
 import ration.verdict.check.Verdict;
 import ration.verdict.words.Term;
 
@@ -110,6 +112,15 @@ public final class Ui {
         r.prefWidthProperty().bind(width);
         r.maxWidthProperty().bind(width);
         return r;
+    }
+
+    /** A name in bold and what is said of it, in as many lines as that takes. */
+    public static TextFlow named(String name, String said) {
+        Text bold = new Text(name + "  ");
+        bold.getStyleClass().add("flow-bold");
+        Text plain = new Text(said);
+        plain.getStyleClass().add("flow-plain");
+        return new TextFlow(bold, plain);
     }
 
     public static Region spring() {

@@ -279,10 +279,7 @@ public final class FaultsPage extends LivePage {
         HBox bar = new RowBox(left);
         bar.setAlignment(Pos.CENTER_LEFT);
         FaultTable.Cells said = FaultTable.cells(f);
-        Label part = Ui.label(said.part(), "bold");
-        part.setMinWidth(Region.USE_PREF_SIZE);
-        HBox name = new RowBox(6, part, Ui.label(said.way()));
-        name.setAlignment(Pos.CENTER_LEFT);
+        javafx.scene.text.TextFlow name = Ui.named(said.part(), said.way());
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, f.verdict());
         HBox cells = cells(
@@ -290,8 +287,8 @@ public final class FaultsPage extends LivePage {
                 Ui.label(said.share(), f.verdict() == Verdict.FAILS && f.share() < 1 ? "wrong-text" : "figure"),
                 bar,
                 Ui.label(said.minutes()),
-                Ui.label(said.seen()),
-                Ui.label(said.wayOut()),
+                Ui.wrapped(said.seen()),
+                Ui.wrapped(said.wayOut()),
                 verdict);
         Button row = Ui.button("", "fault-" + n, () -> pick(f));
         row.setGraphic(cells);

@@ -73,10 +73,10 @@ final class FlowMatrix extends ColumnBox {
         List<Attitude> attitudes = m.attitudes();
         Set<MatrixCells.Key> held = m.held();
         int n = columns.size();
-        double room = Math.max(38, Math.min(62, (690 - 124 - 10.0 * positions.size()) / (n * positions.size()) - 5));
+        double room = Math.max(38, Math.min(62, (690 - 154 - 10.0 * positions.size()) / (n * positions.size()) - 5));
         grid.setVgap(attitudes.size() > 6 ? 2 : 5); // the path under it wants room as well
         grid.getColumnConstraints().clear();
-        grid.getColumnConstraints().add(new ColumnConstraints(116));
+        grid.getColumnConstraints().add(new ColumnConstraints(146));
         for (int p = 0; p < positions.size(); p++) {
             for (int k = 0; k <= n; k++) {
                 grid.getColumnConstraints().add(new ColumnConstraints(k < n ? room : 4));
@@ -98,7 +98,7 @@ final class FlowMatrix extends ColumnBox {
         for (int row = 0; row < attitudes.size(); row++) {
             Attitude attitude = attitudes.get(row);
             Label name = Ui.label(m.named(attitude));
-            name.setMinWidth(112);
+            name.setMinWidth(142);
             grid.add(name, 0, row + 2);
             for (int p = 0; p < positions.size(); p++) {
                 for (int k = 0; k < n; k++) {

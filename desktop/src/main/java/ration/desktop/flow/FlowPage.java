@@ -297,7 +297,8 @@ public final class FlowPage extends LivePage {
         for (Finding f : findings) {
             NotchBar bar = new NotchBar(24, 6);
             bar.show(f.ratio(), f.verdict());
-            Label words = Ui.label(f.title() + ": " + f.detail().in(units()));
+            Label words = Ui.wrapped(f.title() + ": " + f.detail().in(units()));
+            HBox.setHgrow(words, Priority.ALWAYS);
             words.setTooltip(new javafx.scene.control.Tooltip(f.detail().in(units()) + "\n" + f.remedy()));
             HBox row = new RowBox(8, bar, verdictWord(f), words);
             row.setAlignment(Pos.CENTER_LEFT);

@@ -7,12 +7,16 @@ import java.util.Map;
 import javafx.geometry.Pos;
 import javafx.scene.Group;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.transform.Rotate;
 import ration.aircraft.condition.Attitude;
@@ -60,11 +64,10 @@ final class ConditionsBar extends RowBox {
     private final ToggleButton fouled = toggle("Dirty", "filters-fouled");
     private final Rotate nose = new Rotate();
     private final Label failed = Ui.wrapped("", "bold");
-    private final VBox fault = new ColumnBox(
-            3,
-            Ui.label("Failure set", "soft"),
-            failed,
-            Ui.button("Clear failure", "fault-clear", this::clearFault, "chip"));
+    private final Label failure = Ui.label("Failure set", "soft");
+    private final Button clear = Ui.button("Clear failure", "fault-clear", this::clearFault, "chip");
+    private final StackPane fault = new StackPane();
+    private boolean line;
     private Object structure = "";
 
     ConditionsBar(Session session) {
@@ -84,10 +87,14 @@ final class ConditionsBar extends RowBox {
                 },
                 k -> session.units().get().warmth(k));
         getStyleClass().add("conditions");
-        setPrefHeight(84);
-        setMinHeight(84);
         failed.setId("conditions-fault");
-        failed.setMaxWidth(150);
+        inLine(false);
+        addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (line && groups.open() && e.getCode() == KeyCode.ESCAPE) {
+                inLine(true);
+                e.consume();
+            }
+        });
         fault.getStyleClass().add("fault-set");
         fault.visibleProperty().bind(failed.textProperty().isNotEmpty());
         fault.managedProperty().bind(fault.visibleProperty());
@@ -112,6 +119,29 @@ final class ConditionsBar extends RowBox {
         temperature.onValue(k -> session.look(session.condition().withFuelKelvin(k)));
         update();
     }
+
+    /** In one line, where a page does not live by the case looked at: a group is opened by click or key. */
+    void inLine(boolean other) {
+        line = other;
+        groups.inLine(other, this::high);
+        failed.setMaxWidth(other ? LONG : SHORT);
+        fault.getChildren()
+                .setAll(other ? new RowBox(6, failure, failed, clear) : new ColumnBox(3, failure, failed, clear));
+        high();
+    }
+
+    private static final double SHORT = 150;
+    private static final double LONG = 420;
+
+    private void high() {
+        double high = line && !groups.open() ? LINE : HIGH;
+        setPrefHeight(high);
+        setMinHeight(high);
+        setMaxHeight(high);
+    }
+
+    private static final double LINE = 38;
+    private static final double HIGH = 84;
 
     private static QuantityField<Double> angle(String id, String words) {
         return new QuantityField<>(

@@ -203,6 +203,7 @@ public final class MainWindow {
         Arriving view = pages.page(to);
         content.setCenter(view.node());
         rail.current(to);
+        pages.conditions().inLine(!to.livesByConditions());
         ledger.current(to);
         view.arrive();
     }

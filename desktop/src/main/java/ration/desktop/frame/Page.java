@@ -36,6 +36,14 @@ public enum Page {
         return topics.contains(f.topic()) || this == HANGAR && f.check() == Check.TANK_STALE;
     }
 
+    /** Whether it shows the case looked at, and another as soon as that is set. */
+    boolean livesByConditions() {
+        return switch (this) {
+            case LAYOUT, FLOW, TANKS, VAPOR, AIR, FIND -> true;
+            case BRIEF, RUNS, FAULTS, FLIGHT, BUILD, HANGAR, UPKEEP, SIGN_OFF, VARIANTS -> false;
+        };
+    }
+
     public String label() {
         return label;
     }

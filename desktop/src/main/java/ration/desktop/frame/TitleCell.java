@@ -32,8 +32,8 @@ final class TitleCell extends Button {
     private final OpeningCard openingCard;
     private final Runnable showKeys;
     private final Runnable showTerms;
-    private final Label aircraft = Ui.label("", "aircraft");
-    private final Label subtitle = Ui.label("", "soft");
+    private final Label aircraft = Ui.wrapped("", "aircraft");
+    private final Label subtitle = Ui.wrapped("", "soft");
     private final ReadOnlyStringWrapper windowTitle = new ReadOnlyStringWrapper("");
 
     TitleCell(
@@ -54,6 +54,15 @@ final class TitleCell extends Button {
         HBox name = new RowBox(6, aircraft, Ui.label("\u25be", "soft"));
         name.setAlignment(Pos.CENTER_LEFT);
         setId("document-menu");
+        aircraft.setMaxWidth(SUBTITLE - 14);
+        aircraft.textProperty().addListener((o, was, now) -> {
+            aircraft.getStyleClass().remove("aircraft-long");
+            if (now.length() > LONG) {
+                aircraft.getStyleClass().add("aircraft-long");
+            }
+        });
+        subtitle.setMaxWidth(SUBTITLE);
+        subtitle.setPrefWidth(SUBTITLE);
         setGraphic(new ColumnBox(name, subtitle));
         getStyleClass().setAll("title-cell");
         setAccessibleText("Document menu");
@@ -68,6 +77,10 @@ final class TitleCell extends Button {
         session.file().addListener((o, was, now) -> titles());
         titles();
     }
+
+    private static final double SUBTITLE = 206;
+    /** Letters of a name that finds no room in one line. */
+    private static final int LONG = 19;
 
     /** What the window is called. */
     ReadOnlyStringProperty windowTitle() {

@@ -66,19 +66,19 @@ final class TestList extends ColumnBox {
         TestProgram.Proof p = r.proof();
         NotchBar bar = new NotchBar(24, 7);
         bar.show(r.ratio(), p.verdict());
-        Label name = Ui.label(r.name(), p.wanted().asked() ? "plain-text" : "soft");
-        Label state = Ui.label(r.state(), r.bad() ? "wrong-text" : p.counts() ? "plain-text" : "soft");
+        Label name = Ui.wrapped(r.name(), p.wanted().asked() ? "plain-text" : "soft");
+        Label state = Ui.wrapped(r.state(), r.bad() ? "wrong-text" : p.counts() ? "plain-text" : "soft");
         if (r.strong()) {
             name.getStyleClass().add("bold");
             state.getStyleClass().add("bold");
         }
         HBox box = new RowBox(
                 5,
-                wide(Ui.label(r.group(), "group-title"), 0),
+                wide(Ui.wrapped(r.group(), "group-title"), 0),
                 bar,
                 wide(name, 1),
                 wide(state, 2),
-                wide(Ui.label(r.closes(), "soft"), 3));
+                wide(Ui.wrapped(r.closes(), "soft"), 3));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", r.id(), () -> pick.accept(p));
         row.setGraphic(box);

@@ -80,7 +80,7 @@ record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
         return new Cells(
                 "requirement-" + r.id().replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(Locale.ROOT),
                 r.title(),
-                new Cell(r.words(), stale ? "wrong-text" : "soft"),
+                new Cell(first(r.words()), stale ? "wrong-text" : "soft"),
                 brief(r.basis()),
                 Cell.of(r.needs(), "soft"),
                 Cell.of(r.predicted(), "plain-text"),
@@ -89,6 +89,14 @@ record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
                 new Cell(r.since(), stale ? "wrong-text" : "soft"),
                 spoken(r));
     }
+
+    /** What it says first: the rest stands on the card of the row. */
+    private static String first(String words) {
+        java.util.regex.Matcher end = SENTENCE.matcher(words);
+        return end.find() ? words.substring(0, end.start() + 1) : words;
+    }
+
+    private static final java.util.regex.Pattern SENTENCE = java.util.regex.Pattern.compile("\\.\\s+(?=\\p{Lu}|\\d)");
 
     /** Who has it in hand, or took it as it is; empty where nobody. */
     private static String hand(Requirement r) {

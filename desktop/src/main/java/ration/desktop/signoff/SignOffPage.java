@@ -191,13 +191,15 @@ public final class SignOffPage extends LivePage {
         VBox state = new ColumnBox(new RowBox(6, bar, verdict));
         state.setAlignment(Pos.CENTER_LEFT);
         if (!cells.hand().isEmpty()) {
-            state.getChildren().add(Ui.label(cells.hand(), "soft"));
+            state.getChildren().add(Ui.wrapped(cells.hand(), "soft"));
         }
-        VBox name = new ColumnBox(Ui.label(cells.title(), "bold"), label(cells.words()));
+        VBox name = new ColumnBox(
+                Ui.wrapped(cells.title(), "bold"),
+                Ui.wrapped(cells.words().text(), cells.words().style()));
         HBox box = new RowBox(
                 6,
                 wide(name, 0),
-                wide(Ui.label(cells.basis(), "soft"), 1),
+                wide(Ui.wrapped(cells.basis(), "soft"), 1),
                 right(cells.needs(), 2),
                 right(cells.predicted(), 3),
                 right(cells.measured(), 4),

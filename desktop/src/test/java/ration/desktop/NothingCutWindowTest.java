@@ -1,0 +1,95 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.testfx.framework.junit5.Start;
+import ration.desktop.frame.Page;
+import ration.record.file.ProjectFile;
+import ration.record.project.Project;
+
+/** In a window of 1280 x 800 no text of any page ends in an ellipsis: what is long wraps, or is said shorter. */
+class NothingCutWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    /** The most crowded demo in the build, all of them in the long one. */
+    static Stream<String> demos() {
+        return Boolean.getBoolean("ration.deep")
+                ? Stream.of(
+                        "corrie-b1",
+                        "brindle-a2",
+                        "tansy-l3",
+                        "collector-sump",
+                        "collectors-duplex",
+                        "header-bleed",
+                        "jet-siphon",
+                        "pump-modules",
+                        "twin-pumps-six-port",
+                        "two-outlets")
+                : Stream.of("tansy-l3");
+    }
+
+    @ParameterizedTest
+    @MethodSource("demos")
+    void noTextIsCutOnAnyPage(String demo) throws Exception {
+        Project p = ProjectFile.demo(demo);
+        robot.interact(() -> session.show(p, null));
+        List<String> all = new ArrayList<>();
+        for (Page page : Page.values()) {
+            String id = "#rail-" + page.name().toLowerCase(Locale.ROOT);
+            robot.interact(() -> node(id).requestFocus());
+            keys(KeyCode.ENTER);
+            until(() -> page != Page.FAULTS || session.faults().get() != null);
+            until(() -> page != Page.FLIGHT || session.flight().get() != null);
+            robot.interact(() -> {
+                Parent root = node("#rail-layout").getScene().getRoot();
+                root.applyCss();
+                root.layout();
+                Set<String> cut = new LinkedHashSet<>();
+                cut(root, cut);
+                cut.forEach(c -> all.add(page + ": " + c));
+            });
+        }
+        assertThat(all).isEmpty();
+    }
+
+    private static void cut(Node node, Set<String> found) {
+        if (!node.isVisible()) {
+            return;
+        }
+        if (node instanceof Labeled l && l.getText() != null && !l.getText().isEmpty()) {
+            Node text = l.lookup(".text");
+            if (text instanceof Text t
+                    && t.getParent() == l
+                    && !t.getText().equals(l.getText())
+                    && l.getBoundsInLocal().getWidth() > 0) {
+                found.add((l.getId() == null ? "" : l.getId() + " ") + "\"" + t.getText() + "\" of \"" + l.getText()
+                        + "\"");
+            }
+        }
+        if (node instanceof ScrollPane s && s.getContent() != null) {
+            cut(s.getContent(), found);
+        } else if (node instanceof Parent p) {
+            p.getChildrenUnmodifiable().forEach(c -> cut(c, found));
+        }
+    }
+}
