@@ -19,6 +19,7 @@ import ration.base.quantity.UnitSystem;
 import ration.publish.drawing.TextMeasure;
 import ration.publish.export.EpanetInp;
 import ration.publish.export.MatrixCsv;
+import ration.publish.export.MeasuringPdf;
 import ration.publish.export.PictureSvg;
 import ration.publish.export.PrintedSheets;
 import ration.record.file.FileTrouble;
@@ -29,7 +30,7 @@ import ration.record.file.FileTrouble;
         mixinStandardHelpOptions = true,
         description = "Writes one case or the line sheet for paper and other programs. The target name decides: .inp"
                 + " the case as an EPANET network, .svg or .pdf the drawing of the case, runs.pdf and"
-                + " runs.csv the line sheet, .csv the case matrix. Exit code 0: written; 1: the"
+                + " runs.csv the line sheet, measuring.pdf the sheet to measure it by, .csv the case matrix. Exit code 0: written; 1: the"
                 + " case did not solve; 2: "
                 + "something cannot be used.")
 final class ExportCommand implements Callable<Integer> {
@@ -67,7 +68,7 @@ final class ExportCommand implements Callable<Integer> {
         Optional<byte[]> made;
         try {
             CaseAnswer look = a.look(CaseWords.parse(a, words)).orElse(null);
-            if (look == null && !name.startsWith("runs.")) {
+            if (look == null && !name.startsWith("runs.") && !name.equals("measuring.pdf")) {
                 err.println("ration: nothing to compute yet: no tank or no demand.");
                 return 2;
             }
@@ -101,7 +102,9 @@ final class ExportCommand implements Callable<Integer> {
         String of = look == null
                 ? ""
                 : a.project().name() + ", " + look.label(a.project().system(), units);
-        if (name.equals("runs.pdf")) {
+        if (name.equals("measuring.pdf")) {
+            return Optional.of(MeasuringPdf.of(a.project().name(), a.project().system(), units));
+        } else if (name.equals("runs.pdf")) {
             return Optional.of(PrintedSheets.runsPdf(a));
         } else if (name.equals("runs.csv")) {
             return text(RunSheet.csv(a.project().system()));

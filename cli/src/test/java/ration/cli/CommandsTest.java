@@ -640,7 +640,9 @@ class CommandsTest {
 
     @Test
     void exportWritesByTheNameOfItsTarget() throws IOException {
-        for (String name : new String[] {"case.inp", "case.svg", "case.pdf", "cases.csv", "runs.csv", "runs.pdf"}) {
+        for (String name :
+                new String[] {"case.inp", "case.svg", "case.pdf", "cases.csv", "runs.csv", "runs.pdf", "measuring.pdf"
+                }) {
             Path target = folder.resolve(name);
             assertThat(run("export", "tansy", target.toString())).as(name + err).isZero();
             assertThat(Files.size(target)).isGreaterThan(1000);

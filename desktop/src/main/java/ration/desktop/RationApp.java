@@ -58,6 +58,9 @@ public final class RationApp extends Application {
         if (!args.isEmpty() && !args.get(0).equals("demo")) {
             window.open(Path.of(args.get(0)));
         }
+        if (args.isEmpty()) {
+            window.showStart();
+        }
         window.offerRecovery();
     }
 

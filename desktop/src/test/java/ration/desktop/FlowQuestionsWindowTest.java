@@ -161,7 +161,7 @@ class FlowQuestionsWindowTest extends WindowHarness {
     @Test
     void anAssumedEngineShowsNothingUntilItIsSaid() {
         robot.interact(() -> session.show(Pattern.GRAVITY_SELECTOR.project(), null));
-        until(() -> everyText().contains("engine figures assumed"));
+        until(() -> everyText().contains("engine assumed"));
         robot.clickOn("#rail-brief");
         until(() -> label("#assumed").contains("takeoff power 100 hp"));
         press("#assumed-so");
@@ -176,6 +176,6 @@ class FlowQuestionsWindowTest extends WindowHarness {
                 .isPresent());
         assertThat(session.shown().get().assessment().flowVerdict()).isEqualTo(ration.verdict.check.Verdict.NOT_SHOWN);
         robot.interact(session::undo);
-        until(() -> everyText().contains("engine figures assumed"));
+        until(() -> everyText().contains("engine assumed"));
     }
 }

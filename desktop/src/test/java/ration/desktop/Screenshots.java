@@ -44,9 +44,14 @@ import ration.record.reading.Setting;
  */
 public final class Screenshots {
 
+    private static MainWindow opened;
     private static final Map<String, BiConsumer<Session, Scene>> SCENES = new LinkedHashMap<>();
 
     static {
+        SCENES.put("start", (s, scene) -> {
+            s.show(ration.record.project.Project.empty(), null);
+            opened.showStart();
+        });
         SCENES.put("layout", (s, scene) -> {
             look(s);
             s.picked().set("strainer");
@@ -273,6 +278,7 @@ public final class Screenshots {
                     return Optional.empty();
                 }
             });
+            opened = window;
             window.show();
             if (Boolean.getBoolean("ration.small")) {
                 stage.setWidth(1024);
@@ -298,7 +304,7 @@ public final class Screenshots {
             PauseTransition settle = new PauseTransition(Duration.millis(
                     name.startsWith("faults") || name.equals("find") || name.equals("flow-make-it-hold")
                             ? 25000
-                            : name.startsWith("flow") || name.equals("flight")
+                            : name.startsWith("flow") || name.equals("flight") || name.equals("start")
                                     ? 6000
                                     : name.startsWith("tanks") || name.startsWith("vapor") || name.equals("leaks")
                                             ? 2500

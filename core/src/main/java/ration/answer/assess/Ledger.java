@@ -61,7 +61,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
     }
 
     /** Said in place of the need where what the engine takes is only assumed. */
-    private static final String WHICH_ENGINE = "engine figures assumed";
+    private static final String WHICH_ENGINE = "engine assumed";
 
     private static String needs(double factor) {
         return "needs " + UnitSystem.figure(factor, 2) + "\u00d7";

@@ -28,6 +28,7 @@ final class Heights {
     private final boolean air;
     private final ApparentGravity gravity;
     private final Point3 reference;
+    private static final double LEAST_ROOM = 20;
     private final double scale;
     private final double zeroY;
 
@@ -46,7 +47,8 @@ final class Heights {
                 high = Math.max(high, h);
             }
         }
-        double room = view.height() - (air ? ROOM_FOR_DRAINS : ROOM);
+        // a pane not laid out yet may be lower than what frames the drawing: heights still go up
+        double room = Math.max(LEAST_ROOM, view.height() - (air ? ROOM_FOR_DRAINS : ROOM));
         double fit = share * Math.min(2 * USUAL_SCALE, room / (high - low));
         scale = fit * view.zoom();
         double spare = view.height() - fit * (high - low);

@@ -1,7 +1,6 @@
 package ration.publish.drawing;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import ration.aircraft.model.Fitted;
@@ -167,39 +166,7 @@ public final class PlanPicture {
 
     /** The corners of the ground a tank covers, in order. */
     static List<Point3> outline(Tank tank) {
-        List<Point3> all;
-        try {
-            all = tank.solid().faces().stream()
-                    .flatMap(List::stream)
-                    .map(p -> new Point3(p.x(), p.y(), 0))
-                    .distinct()
-                    .sorted(Comparator.comparingDouble(Point3::x).thenComparingDouble(Point3::y))
-                    .toList();
-        } catch (IllegalArgumentException e) {
-            // one that does not close is drawn by its outlets
-            all = List.of();
-        }
-        if (all.size() < 3) {
-            return tank.outlets().stream().map(o -> o.place().point()).toList();
-        }
-        List<Point3> hull = new ArrayList<>();
-        for (int pass = 0; pass < 2; pass++) {
-            int begun = hull.size();
-            for (int i = 0; i < all.size(); i++) {
-                Point3 p = all.get(pass == 0 ? i : all.size() - 1 - i);
-                while (hull.size() >= begun + 2
-                        && turns(hull.get(hull.size() - 2), hull.get(hull.size() - 1), p) <= 1e-12) {
-                    hull.remove(hull.size() - 1);
-                }
-                hull.add(p);
-            }
-            hull.remove(hull.size() - 1);
-        }
-        return hull;
-    }
-
-    private static double turns(Point3 a, Point3 b, Point3 c) {
-        return (b.x() - a.x()) * (c.y() - a.y()) - (b.y() - a.y()) * (c.x() - a.x());
+        return TankShadow.above(tank);
     }
 
     private void tank(Tank tank) {

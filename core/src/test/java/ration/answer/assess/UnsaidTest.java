@@ -57,7 +57,7 @@ class UnsaidTest {
         assertThat(a.cases()).extracting(CaseAnswer::verdict).isNotEmpty().doesNotContainAnyElementsOf(GOOD);
         Ledger ledger = Ledger.of(a, UnitSystem.US);
         assertThat(ledger.flow().verdict()).isNotIn(GOOD);
-        assertThat(ledger.flow().need()).isEqualTo("engine figures assumed");
+        assertThat(ledger.flow().need()).isEqualTo("engine assumed");
         assertThat(ledger.vapor().verdict()).isNotIn(GOOD);
         assertThat(FlightRun.of(a, UsualFlight.of(a.project())).verdict()).isNotIn(GOOD);
     }

@@ -117,6 +117,27 @@ class DrawnAnywayTest {
     }
 
     /** A tank that outline not closed is drawn as a box that says so, and all else as it is. */
+    /** A pane is small before it is laid out: the drawing is small then, and comes to an end. */
+    @ParameterizedTest
+    @ValueSource(doubles = {1, 40, 60, 110, 200})
+    void aSmallPaneIsDrawn(double size) {
+        Project p = Systems.assessedCorrie().project();
+        Condition c = StartingCase.of(p);
+        Picture picture = Schematic.draw(
+                new SchematicSubject(
+                        p.system(),
+                        p.brief().envelope().attitudes(),
+                        c,
+                        Systems.assessedCorrie().look(c),
+                        "",
+                        UnitSystem.US,
+                        Regime.AT_MOST),
+                SchematicView.of(size, size),
+                Collisions.MEASURE);
+        assertThat(picture.pieces().stream().mapToInt(x -> x.marks().size()).sum())
+                .isBetween(1, 5000);
+    }
+
     @Test
     void aTankThatDoesNotCloseIsMarked() {
         Project p = Systems.corrie();

@@ -13,6 +13,7 @@ import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import javafx.application.Platform;
+import ration.aircraft.model.FuelSystem;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Comparison;
@@ -31,6 +32,7 @@ import ration.desktop.upkeep.UpkeepPage;
 import ration.desktop.vapor.SoakPane;
 import ration.publish.export.EpanetInp;
 import ration.publish.export.MatrixCsv;
+import ration.publish.export.MeasuringPdf;
 import ration.publish.export.Packet;
 import ration.publish.export.PictureSvg;
 import ration.publish.export.PlanFiles;
@@ -143,6 +145,22 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     @Override
     public void print() {
         write(named("runs"), FileDialogs.Kind.PDF, now -> PrintedSheets.runsPdf(now.assessment()));
+    }
+
+    /** The sheet a layout is measured by, of one that is not in the document yet. */
+    void measuringSheet(String title, FuelSystem system) {
+        write(
+                title.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-") + "-measuring",
+                FileDialogs.Kind.PDF,
+                now -> MeasuringPdf.of(title, system, now.units()));
+    }
+
+    /** The sheet the document is measured by. */
+    void measuringSheet() {
+        write(
+                named("measuring"),
+                FileDialogs.Kind.PDF,
+                now -> MeasuringPdf.of(now.project().name(), now.project().system(), now.units()));
     }
 
     /** Gauge card and dipstick strip of a tank. */

@@ -29,9 +29,13 @@ import ration.desktop.control.RowBox;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.control.WhyEvent;
+import ration.desktop.layout.LayoutActions;
 import ration.desktop.session.Message;
 import ration.desktop.session.Session;
+import ration.desktop.start.StartPage;
 import ration.desktop.style.Tokens;
+import ration.record.project.Pattern;
+import ration.record.project.Project;
 
 /** The window: strip, rail, page, conditions; the document's commands and the keys that work everywhere. */
 public final class MainWindow {
@@ -77,8 +81,8 @@ public final class MainWindow {
         documents = new Documents(session, dialogs, messages, openingCard, root);
         rail = new Rail(session, to -> documents.settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
-        TitleCell title =
-                new TitleCell(session, dialogs, documents, exports, openingCard, this::showKeys, this::showTerms);
+        TitleCell title = new TitleCell(
+                session, dialogs, documents, exports, openingCard, this::showKeys, this::showTerms, this::showStart);
         stage.titleProperty().bind(title.windowTitle());
         HBox strip = new RowBox(title, ledger);
         strip.getStyleClass().add("strip");
@@ -183,6 +187,60 @@ public final class MainWindow {
 
     public void open(Path path) {
         documents.open(path);
+    }
+
+    /** The page to begin with, over the document that is open; whatever is chosen there leads on. */
+    public void showStart() {
+        StartPage start = new StartPage(session, new StartPage.Asked() {
+            @Override
+            public void layOut(Pattern pattern) {
+                begun(() -> LayoutActions.start(session, pattern));
+            }
+
+            @Override
+            public void empty() {
+                begun(() -> {});
+            }
+
+            @Override
+            public void demo(String name) {
+                documents.openDemo(name);
+            }
+
+            @Override
+            public void open() {
+                documents.askOpen();
+            }
+
+            @Override
+            public void open(Path recent) {
+                documents.settled(() -> documents.leave(() -> documents.open(recent)));
+            }
+
+            @Override
+            public void measuringSheet(Pattern pattern) {
+                exports.measuringSheet(pattern.label(), pattern.project().system());
+            }
+        });
+        page = Page.LAYOUT;
+        content.setCenter(start);
+        rail.current(null);
+        pages.conditions().inLine(true);
+        ledger.current(Page.LAYOUT);
+        start.arrive();
+    }
+
+    /** In a new document, where the one that is open holds anything. */
+    private void begun(Runnable then) {
+        if (session.project().equals(Project.empty())) {
+            then.run();
+            go(Page.LAYOUT);
+        } else {
+            documents.settled(() -> documents.leave(() -> {
+                session.show(Project.empty(), null);
+                then.run();
+            }));
+        }
     }
 
     /** Offers all work that crashes left behind, and names every copy that cannot be read. */

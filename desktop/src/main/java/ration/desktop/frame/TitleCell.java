@@ -32,6 +32,7 @@ final class TitleCell extends Button {
     private final OpeningCard openingCard;
     private final Runnable showKeys;
     private final Runnable showTerms;
+    private final Runnable showStart;
     private final Label aircraft = Ui.wrapped("", "aircraft");
     private final Label subtitle = Ui.wrapped("", "soft");
     private final ReadOnlyStringWrapper windowTitle = new ReadOnlyStringWrapper("");
@@ -43,7 +44,8 @@ final class TitleCell extends Button {
             Exports exports,
             OpeningCard openingCard,
             Runnable showKeys,
-            Runnable showTerms) {
+            Runnable showTerms,
+            Runnable showStart) {
         this.session = session;
         this.dialogs = dialogs;
         this.documents = documents;
@@ -51,6 +53,7 @@ final class TitleCell extends Button {
         this.openingCard = openingCard;
         this.showKeys = showKeys;
         this.showTerms = showTerms;
+        this.showStart = showStart;
         HBox name = new RowBox(6, aircraft, Ui.label("\u25be", "soft"));
         name.setAlignment(Pos.CENTER_LEFT);
         setId("document-menu");
@@ -122,6 +125,7 @@ final class TitleCell extends Button {
         ContextMenu menu = new ContextMenu();
         menu.getItems()
                 .addAll(
+                        item("Start page", "menu-start", null, showStart),
                         item("New", "menu-new", "Ctrl+N", documents::startNew),
                         item("Open\u2026", "menu-open", "Ctrl+O", documents::askOpen),
                         item("Open the example", "menu-demo", null, () -> documents.openDemo(ProjectFile.DEMO)));
@@ -167,6 +171,7 @@ final class TitleCell extends Button {
                             exports.packet(session.opening());
                         }),
                         item("Line sheet as PDF\u2026", "menu-runs-pdf", null, exports::print),
+                        item("Measuring sheet as PDF\u2026", "menu-measuring", null, exports::measuringSheet),
                         new SeparatorMenuItem(),
                         item(named("Undo", session.undoName()), "menu-undo", "Ctrl+Z", session::undo),
                         item(named("Redo", session.redoName()), "menu-redo", "Ctrl+Shift+Z", session::redo),

@@ -23,7 +23,7 @@ import ration.record.project.Project;
 import ration.record.project.Returns;
 
 /** Layout edits on the picked item, each one step to undo, then picks what comes next. */
-final class LayoutActions {
+public final class LayoutActions {
 
     private LayoutActions() {}
 
@@ -137,7 +137,7 @@ final class LayoutActions {
     }
 
     /** Starts the sheet from a pattern; one step to undo. What the brief says already stays said. */
-    static void start(Session session, Pattern pattern) {
+    public static void start(Session session, Pattern pattern) {
         Project from = pattern.project();
         session.apply(Edit.of("Start from " + pattern.label(), p -> p.with(from.system())
                 .with(

@@ -11,8 +11,12 @@ import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
@@ -23,6 +27,7 @@ import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 import ration.record.file.SafeWrite;
 import ration.record.project.Project;
+import ration.verdict.check.Verdict;
 
 /**
  * The program's own folder: recent files and unsaved work. Trouble here never stops the work at hand.
@@ -36,6 +41,7 @@ public final class Home {
     /** A damaged list is not read to its end. */
     private static final long LONGEST_LIST = 64 << 10;
 
+    private static final String VERDICTS = "recent-verdicts";
     private static final String COSTS = "costs.csv";
     private static final String COPY = "unsaved-";
     private static final String ORIGIN = ".origin";
@@ -77,6 +83,69 @@ public final class Home {
             path(line).filter(Files::exists).ifPresent(files::add);
         }
         return files;
+    }
+
+    /**
+     * A document opened or saved lately.
+     *
+     * @param verdict the worst it was last assessed with; empty where that was not kept, or the file has changed since
+     * @param saved when the file was last written
+     */
+    public record Recent(Path file, Optional<Verdict> verdict, Optional<Instant> saved) {}
+
+    /** The recent documents as they were left. */
+    public List<Recent> recentWithVerdicts() {
+        Map<String, String[]> kept = new HashMap<>();
+        for (String line : text(folder.resolve(VERDICTS)).lines().toList()) {
+            String[] parts = line.split("\t", 3);
+            if (parts.length == 3) {
+                kept.put(parts[2], parts);
+            }
+        }
+        return recent().stream()
+                .map(f -> {
+                    Optional<Instant> written = written(f);
+                    Optional<Verdict> verdict = Optional.ofNullable(kept.get(f.toString()))
+                            .filter(k -> written.map(w -> k[1].equals(String.valueOf(w.toEpochMilli())))
+                                    .orElse(false))
+                            .flatMap(k -> Arrays.stream(Verdict.values())
+                                    .filter(v -> v.name().equals(k[0]))
+                                    .findFirst());
+                    return new Recent(f, verdict, written);
+                })
+                .toList();
+    }
+
+    private static Optional<Instant> written(Path file) {
+        try {
+            return Optional.of(Files.getLastModifiedTime(file).toInstant());
+        } catch (IOException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** Keeps the worst verdict of a document as it stands in its file now. */
+    void remember(Path file, Verdict worst) {
+        String path = file.toAbsolutePath().toString();
+        Optional<Instant> written = written(file);
+        if (written.isEmpty() || path.contains("\n")) {
+            return;
+        }
+        List<String> lines = new ArrayList<>();
+        lines.add(worst.name() + "\t" + written.get().toEpochMilli() + "\t" + path);
+        text(folder.resolve(VERDICTS))
+                .lines()
+                .filter(l -> !l.endsWith("\t" + path))
+                .limit(RECENT - 1)
+                .forEach(lines::add);
+        try {
+            make();
+            SafeWrite.ownerOnly(
+                    folder.resolve(VERDICTS), String.join("\n", lines).getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            // shown as Not shown; the document itself is safe
+            return;
+        }
     }
 
     public void remember(Path file) {

@@ -37,6 +37,8 @@ import ration.record.file.ProjectFileException;
 import ration.record.project.Difference;
 import ration.record.project.Edit;
 import ration.record.project.Project;
+import ration.verdict.check.Finding;
+import ration.verdict.check.Verdict;
 
 /** One open document and the case looked at; all changes go through here, on the interface thread. */
 public final class Session {
@@ -397,6 +399,18 @@ public final class Session {
             flight.set(null);
         }
         shown.set(new Shown(result.assessment().project(), result.condition(), result.assessment(), result.look()));
+        keepVerdict(result.assessment());
+    }
+
+    /**
+     * The verdict a document was saved with, for the list of recent ones: of what stands in the file and nothing else.
+     */
+    private void keepVerdict(Assessment of) {
+        Path path = file.get();
+        if (path != null && of.project() == saved && of.sure().isPresent()) {
+            Verdict worst = of.findings().stream().map(Finding::verdict).reduce(Verdict.HOLDS, Verdict::worse);
+            keeper.execute(() -> home.remember(path, of.blocked() ? Verdict.NOT_SHOWN : worst));
+        }
     }
 
     /** What came of reading a document, with its assessment, or why there is none. */
@@ -504,6 +518,7 @@ public final class Session {
         file.set(path);
         changed.set(false);
         keeper.execute(() -> home.remember(path));
+        keepVerdict(shown.get().assessment());
         keep(home::forget);
         return true;
     }

@@ -1,0 +1,86 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+import ration.desktop.session.Home;
+import ration.record.project.Pattern;
+import ration.record.project.Project;
+import ration.verdict.check.Verdict;
+
+/** The page to begin with: a layout chosen by keys, its measuring sheet, the documents opened last. */
+class StartWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    private void showStart() {
+        robot.interact(() -> {
+            session.show(Project.empty(), null);
+            window.showStart();
+        });
+        until(() -> node("#start-gravity-selector").isFocused());
+    }
+
+    @Test
+    void aLayoutIsChosenByKeysAndLaidOut() {
+        showStart();
+        until(() -> label("#start-title").equals(Pattern.GRAVITY_SELECTOR.label()));
+        assertThat(label("#start-facts")).contains("12 points and 4 lines to measure");
+        keys(KeyCode.DOWN);
+        until(() -> label("#start-title").equals(Pattern.GRAVITY_TEED.label()));
+        until(() -> node("#start-picture").getAccessibleText().contains("Tee"));
+        keys(KeyCode.ENTER);
+        until(() ->
+                session.project().system().equals(Pattern.GRAVITY_TEED.project().system()));
+        until(() -> robot.lookup("#schematic").tryQuery().isPresent());
+        assertThat(session.undoName()).contains(Pattern.GRAVITY_TEED.label());
+        assertThat(robot.lookup("#start").tryQuery()).isEmpty();
+    }
+
+    /** A sheet of a layout that is in no document yet; the one of the document stands in its menu. */
+    @Test
+    void theMeasuringSheetIsWrittenBeforeAnythingIsLaidOut() throws IOException {
+        showStart();
+        answers.save = folder.resolve("sheet.pdf");
+        robot.clickOn("#start-measuring");
+        until(() -> Files.exists(folder.resolve("sheet.pdf")));
+        until(() -> everyText().contains("Written: sheet.pdf"));
+        assertThat(new String(Files.readAllBytes(folder.resolve("sheet.pdf")), 0, 5))
+                .isEqualTo("%PDF-");
+        assertThat(session.project()).isEqualTo(Project.empty());
+    }
+
+    /** A document saved with its answers is listed with its verdict; changed outside since, it is Not shown. */
+    @Test
+    void recentDocumentsBringTheVerdictTheyWereSavedWith() throws IOException {
+        Path saved = folder.resolve("mine.ration");
+        robot.interact(() -> assertThat(session.save(saved)).isTrue());
+        until(() -> recent().stream()
+                .anyMatch(r -> r.file().equals(saved) && r.verdict().equals(java.util.Optional.of(Verdict.FAILS))));
+        robot.interact(() -> window.showStart());
+        until(() -> robot.lookup("#start-recent-0").tryQuery().isPresent());
+        assertThat(node("#start-recent-0").getAccessibleText())
+                .startsWith("Open mine.ration, Fails when last saved 20");
+        Files.setLastModifiedTime(saved, java.nio.file.attribute.FileTime.fromMillis(1_700_000_000_000L));
+        assertThat(recent().get(0).verdict()).isEmpty();
+        robot.interact(() -> window.showStart());
+        until(() -> node("#start-recent-0").getAccessibleText().startsWith("Open mine.ration, Not shown"));
+        robot.clickOn("#start-recent-0");
+        until(() -> saved.equals(session.file().get())
+                && robot.lookup("#start").tryQuery().isEmpty());
+    }
+
+    private List<Home.Recent> recent() {
+        return session.home().recentWithVerdicts();
+    }
+}
