@@ -147,10 +147,52 @@ class FlowQuestionsWindowTest extends WindowHarness {
         until(() -> label("#measure-head").startsWith("Measure 2 things, 35 minutes"));
         assertThat(label("#measure-outcomes")).contains("still open", "never promised");
         assertThat(everyText()).contains("Hull tank shape", "level and tape");
+        until(() -> node("#measure-picture").getAccessibleText().startsWith("Unusable fuel: 12 of 100"));
+        press("#measure-tick-hull-outlets-outlet-at-waterLine");
+        until(() -> label("#measure-head").startsWith("Measure 3 things, 45 minutes"));
+        answers.save = folder.resolve("readings.pdf");
+        press("#measure-sheet");
+        until(() -> java.nio.file.Files.exists(folder.resolve("readings.pdf")));
+        press("#measure-tick-hull-outlets-outlet-at-waterLine");
+        until(() -> label("#measure-head").startsWith("Measure 2 things, 35 minutes"));
         press("#measure-open-hull-shape");
         until(() -> "hull".equals(session.picked().get()));
         robot.clickOn("#rail-flow");
         until(() -> robot.lookup("#flow-cases").tryQuery().isPresent());
+        press("#flow-cases");
+    }
+
+    /** A reading is entered where it was asked for, with how it was taken, and is one step to undo. */
+    @Test
+    void aReadingIsEnteredWhereItWasAskedFor() throws Exception {
+        var brindle = ration.record.file.ProjectFile.demo("brindle-a2");
+        robot.interact(() -> session.show(brindle, null));
+        robot.clickOn("#rail-flow");
+        until(() -> robot.lookup("#flow-measure-next").tryQuery().isPresent());
+        press("#flow-measure-next");
+        until(() -> label("#measure-head").startsWith("Sure as entered"));
+        press("#measure-unusable");
+        String field = "#measure-read-hull-outlets-outlet-at-waterLine";
+        until(() -> robot.lookup(field).tryQuery().isPresent());
+        type(field, "20 1/8");
+        press("#measure-enter-hull-outlets-outlet-at-waterLine");
+        until(() -> label("#measure-wrong-hull-outlets-outlet-at-waterLine").startsWith("Say how it was measured"));
+        assertThat(session.changed().get()).isFalse();
+        type("#measure-by-hull-outlets-outlet-at-waterLine", "water");
+        keys(KeyCode.ENTER);
+        until(() -> session.undoName().equals("Set outlet wl of Hull tank"));
+        assertThat(session.project()
+                        .system()
+                        .tanks()
+                        .get(0)
+                        .outlets()
+                        .get(0)
+                        .place()
+                        .waterLine())
+                .satisfies(m -> {
+                    assertThat(m.by()).isEqualTo("water");
+                    assertThat(m.si()).isEqualTo(ration.base.quantity.Unit.INCH.toSi(20.125));
+                });
         press("#flow-cases");
     }
 

@@ -90,6 +90,11 @@ public record MeasureNext(
                 stopped || task.cancelled().getAsBoolean());
     }
 
+    /** The same with other readings than those proposed. */
+    public MeasureNext reading(List<Job> read) {
+        return new MeasureNext(of, stands, deviation, jobs, read, now, outcome(read), stopped);
+    }
+
     /** One standard deviation of an answer with some jobs read, drawn anew. */
     public static double deviation(Assessment a, Doubt.Of of, List<Job> read, Task task) {
         return Doubt.spread(

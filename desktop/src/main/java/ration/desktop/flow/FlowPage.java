@@ -2,6 +2,7 @@ package ration.desktop.flow;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -16,6 +17,8 @@ import javafx.scene.layout.VBox;
 import ration.aircraft.model.FuelSystem;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
+import ration.answer.measure.Job;
+import ration.answer.measure.MeasureNext;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
@@ -73,7 +76,11 @@ public final class FlowPage extends LivePage {
      * @param pick shows an item on the Layout page
      * @param table asks for a table, and gives its text
      */
-    public FlowPage(Session session, Consumer<String> pick, Consumer<Consumer<String>> table) {
+    public FlowPage(
+            Session session,
+            Consumer<String> pick,
+            Consumer<Consumer<String>> table,
+            BiConsumer<MeasureNext, List<Job>> readings) {
         super(session, "flow-page", "Flow page");
         this.session = session;
         matrix = new FlowMatrix(session);
@@ -94,7 +101,7 @@ public final class FlowPage extends LivePage {
         sentence.setId("budget-sentence");
         budgetCase.setId("budget-case");
         improve = new ImprovePane(session, table);
-        next = new MeasurePane(session, pick);
+        next = new MeasurePane(session, pick, readings);
         cases = left();
         side = right();
         HBox head = new RowBox(

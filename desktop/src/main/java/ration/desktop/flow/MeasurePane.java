@@ -1,16 +1,22 @@
 package ration.desktop.flow;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.ColumnConstraints;
@@ -20,16 +26,23 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.VBox;
+import ration.aircraft.model.FieldSheet;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.Doubt;
 import ration.answer.measure.Job;
 import ration.answer.measure.MeasureNext;
 import ration.answer.measure.MeasureWords;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Quantity;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
+import ration.desktop.style.PicturePane;
+import ration.publish.drawing.DoubtPicture;
+import ration.publish.drawing.Picture;
+import ration.record.project.Edit;
 
 /** What to measure next: figures as entered by what they leave open, and the few readings that would settle it. */
 final class MeasurePane extends ColumnBox {
@@ -39,7 +52,9 @@ final class MeasurePane extends ColumnBox {
 
     private final Session session;
     private final Consumer<String> pick;
+    private final BiConsumer<MeasureNext, List<Job>> sheet;
     private final LongWork work;
+    private final LongWork drawn;
     private final Label head = Ui.wrapped("", "page-title");
     private final Label outcomes = Ui.wrapped("");
     private final Label spread = Ui.wrapped("", "soft");
@@ -48,12 +63,28 @@ final class MeasurePane extends ColumnBox {
     private Doubt.Of wanted = Doubt.Of.FLOW;
     private Assessment asked;
     private Map<Doubt.Of, MeasureNext> found = Map.of();
+    /** What is read of each answer, in this order; the set proposed until something else is ticked. */
+    private final Map<Doubt.Of, List<Job>> ticked = new EnumMap<>(Doubt.Of.class);
 
-    /** @param pick shows an item on the Layout page */
-    MeasurePane(Session session, Consumer<String> pick) {
+    private final PicturePane picture;
+    private final Button print = Ui.button("", "measure-sheet", this::print, "chip");
+
+    /**
+     * @param pick shows an item on the Layout page
+     * @param sheet writes the readings to take
+     */
+    MeasurePane(Session session, Consumer<String> pick, BiConsumer<MeasureNext, List<Job>> sheet) {
         super(8);
         this.session = session;
         this.pick = pick;
+        this.sheet = sheet;
+        drawn = session.whileOpen().work("measure next, ticked");
+        picture = new PicturePane(
+                "measure-picture",
+                (w, h) -> shown().map(m ->
+                                DoubtPicture.draw(m, read(m), session.units().get(), w))
+                        .orElse(new Picture(w, h, List.of())),
+                id -> {});
         work = session.whileOpen().work("measure next");
         setId("measure-next");
         head.setId("measure-head");
@@ -72,13 +103,13 @@ final class MeasurePane extends ColumnBox {
             n.visibleProperty().bind(work.running());
             n.managedProperty().bind(work.running());
         }
-        which.getChildren().addAll(Ui.spring(), bar, stop);
+        which.getChildren().addAll(Ui.spring(), bar, stop, print);
         ScrollPane scroll = new ScrollPane(rows);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(which, head, outcomes, spread, heads(), scroll);
+        getChildren().addAll(which, head, outcomes, spread, picture, heads(), scroll);
         getStyleClass().add("improve");
     }
 
@@ -111,6 +142,7 @@ final class MeasurePane extends ColumnBox {
         }
         asked = now;
         found = Map.of();
+        ticked.clear();
         show();
         work.start(
                 task -> {
@@ -131,9 +163,55 @@ final class MeasurePane extends ColumnBox {
                 why -> head.setText("Not shown: " + why));
     }
 
+    /** With what is ticked in place of what is proposed. */
+    private Optional<MeasureNext> shown() {
+        return Optional.ofNullable(found.get(wanted)).filter(m -> !Double.isNaN(m.stands()) && m.deviation() > 0);
+    }
+
+    private List<Job> read(MeasureNext m) {
+        return ticked.getOrDefault(wanted, m.next());
+    }
+
+    /** One more is read, or one less; what does not add up is drawn again behind the window. */
+    private void tick(MeasureNext m, Job j, boolean on) {
+        List<Job> now = new ArrayList<>(read(m));
+        now.remove(j);
+        if (on) {
+            now.add(j);
+        }
+        ticked.put(wanted, now);
+        Doubt.Of of = wanted;
+        MeasureNext then = m.reading(now);
+        found = new EnumMap<>(found);
+        found.put(of, then);
+        show();
+        if (now.stream().anyMatch(Job::bends)) {
+            Assessment a = asked;
+            drawn.start(
+                    task -> then.resolved(a, task),
+                    again -> {
+                        found.put(of, again);
+                        show();
+                    },
+                    why -> head.setText("Not shown: " + why));
+        }
+    }
+
+    private void print() {
+        shown().ifPresent(m -> sheet.accept(m, read(m)));
+    }
+
     private void show() {
         rows.getChildren().clear();
         Optional<MeasureNext> m = Optional.ofNullable(found.get(wanted));
+        int reading = shown().map(x -> read(x).size()).orElse(0);
+        picture.setVisible(shown().isPresent());
+        picture.setManaged(shown().isPresent());
+        picture.setMinHeight(DoubtPicture.height(reading));
+        picture.setPrefHeight(DoubtPicture.height(reading));
+        picture.redraw();
+        print.setVisible(reading > 0);
+        print.setText(reading == 1 ? "Sheet of this reading\u2026" : "Sheet of these " + reading + "\u2026");
         head.setText(m.map(x -> words(x).head()).orElse("Moving every figure by what it may be off."));
         outcomes.setText(m.map(x -> words(x).outcomes()).orElse(""));
         spread.setText(m.map(x -> words(x).spread()
@@ -177,12 +255,24 @@ final class MeasurePane extends ColumnBox {
 
     private Node row(MeasureNext m, Job j) {
         MeasureWords words = words(m);
-        int place = m.next().indexOf(j);
+        int place = read(m).indexOf(j);
         GridPane grid = grid();
         if (place >= 0) {
             grid.getStyleClass().add("improve-picked");
-            grid.add(Ui.label(String.valueOf(place + 1), "bold"), 0, 0);
         }
+        String id = j.item().id() + "-" + j.key().replaceAll("[^a-zA-Z0-9]+", "-");
+        CheckBox tick = new CheckBox();
+        tick.setId("measure-tick-" + id);
+        tick.setSelected(place >= 0);
+        tick.setAccessibleText("Read " + words.name(j));
+        tick.setOnAction(e -> {
+            tick(m, j, tick.isSelected());
+            Node same = lookup("#measure-tick-" + id);
+            if (same != null) {
+                same.requestFocus();
+            }
+        });
+        grid.add(tick, 0, 0);
         grid.add(
                 new ColumnBox(
                         0,
@@ -207,14 +297,65 @@ final class MeasurePane extends ColumnBox {
         grid.add(Ui.label(String.valueOf(j.minutes()), "name"), 5, 0);
         Button open = Ui.button(
                 "Enter a reading",
-                "measure-open-" + j.item().id() + "-" + j.key().replaceAll("[^a-zA-Z]+", "-"),
+                "measure-open-" + id,
                 () -> pick.accept(j.item().id()),
                 "chip");
         open.setAccessibleText("Enter a reading of " + words.name(j));
         VBox says = new ColumnBox(
-                2, Ui.wrapped(place >= 0 ? j.tool().how() : ""), Ui.wrapped(words.means(j), "soft"), open);
+                2,
+                Ui.wrapped(place >= 0 ? j.tool().how() : ""),
+                Ui.wrapped(words.means(j), "soft"),
+                j.moves().size() == 1 ? reading(j.moves().get(0), id) : open);
         says.getChildren().removeIf(n -> n instanceof Label l && l.getText().isEmpty());
         grid.add(says, 6, 0);
         return grid;
+    }
+
+    /** One figure as it was read, and how: an edit of its item, here where it was asked for. */
+    private Node reading(Doubt.Move move, String id) {
+        Label wrong = Ui.wrapped("", "wrong-text");
+        wrong.setId("measure-wrong-" + id);
+        wrong.managedProperty().bind(wrong.textProperty().isNotEmpty());
+        TextField figure = new TextField();
+        figure.setId("measure-read-" + id);
+        figure.setPromptText("reading, " + move.as().quantity().unit().symbol());
+        figure.setAccessibleText(
+                "Reading of " + move.label() + " of " + move.item().name());
+        figure.setPrefWidth(100);
+        TextField by = new TextField();
+        by.setId("measure-by-" + id);
+        by.setPromptText("how");
+        by.setAccessibleText("How it was measured");
+        by.setPrefWidth(70);
+        Runnable enter = () -> {
+            try {
+                enter(
+                        move,
+                        Quantity.parse(figure.getText(), move.as().quantity().unit()),
+                        by.getText());
+            } catch (IllegalArgumentException e) {
+                wrong.setText(e.getMessage());
+            }
+        };
+        figure.setOnAction(e -> enter.run());
+        by.setOnAction(e -> enter.run());
+        Button take = Ui.button("Enter it", "measure-enter-" + id, enter, "chip");
+        take.setMinWidth(Region.USE_PREF_SIZE);
+        return new ColumnBox(2, new RowBox(4, figure, by, take), wrong);
+    }
+
+    private void enter(Doubt.Move move, Quantity read, String by) {
+        if (by.isBlank()) {
+            throw new IllegalArgumentException("Say how it was measured, such as tape, level, caliper.");
+        }
+        session.apply(Edit.of(
+                "Set " + move.label().toLowerCase(Locale.ROOT) + " of "
+                        + move.item().name(),
+                p -> p.system()
+                        .item(move.item().id())
+                        .flatMap(i -> FieldSheet.of(i, move.key())
+                                .map(f ->
+                                        p.with(p.system().replace(f.with().apply(i, new Measured(read, by.strip()))))))
+                        .orElse(p)));
     }
 }

@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.ThreadPoolExecutor;
@@ -17,6 +18,8 @@ import ration.aircraft.model.FuelSystem;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Comparison;
+import ration.answer.measure.Job;
+import ration.answer.measure.MeasureNext;
 import ration.answer.plan.Plan;
 import ration.answer.proof.Touched;
 import ration.base.quantity.UnitSystem;
@@ -37,6 +40,7 @@ import ration.publish.export.Packet;
 import ration.publish.export.PictureSvg;
 import ration.publish.export.PlanFiles;
 import ration.publish.export.PrintedSheets;
+import ration.publish.export.ReadingsPdf;
 import ration.publish.export.UpkeepFiles;
 import ration.publish.export.WorkReport;
 import ration.record.acceptance.SignOff;
@@ -153,6 +157,11 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
                 title.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-") + "-measuring",
                 FileDialogs.Kind.PDF,
                 now -> MeasuringPdf.of(title, system, now.units()));
+    }
+
+    /** The few readings that would settle an answer. */
+    void readings(MeasureNext m, List<Job> read) {
+        write(named("readings"), FileDialogs.Kind.PDF, now -> ReadingsPdf.of(now.assessment(), m, read, now.units()));
     }
 
     /** The sheet the document is measured by. */

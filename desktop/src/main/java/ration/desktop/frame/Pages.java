@@ -65,7 +65,7 @@ final class Pages {
         all.put(Page.BRIEF, once(() -> new BriefPage(session)));
         all.put(Page.LAYOUT, () -> layout);
         all.put(Page.RUNS, once(() -> new RunsPage(session, exports)));
-        all.put(Page.FLOW, once(() -> new FlowPage(session, item, exports::readTable)));
+        all.put(Page.FLOW, once(() -> new FlowPage(session, item, exports::readTable, exports::readings)));
         all.put(Page.TANKS, tanks);
         all.put(Page.VAPOR, vapor);
         all.put(Page.AIR, once(() -> new AirPage(session, item, exports::samplingCard)));
