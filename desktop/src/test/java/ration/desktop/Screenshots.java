@@ -274,6 +274,11 @@ public final class Screenshots {
                 }
 
                 @Override
+                public Printer printer(java.awt.print.PrinterJob job) {
+                    return Printer.NONE;
+                }
+
+                @Override
                 public Optional<Path> toSave(String name, Kind kind) {
                     return Optional.empty();
                 }

@@ -60,6 +60,33 @@ class StartWindowTest extends WindowHarness {
         assertThat(session.project()).isEqualTo(Project.empty());
     }
 
+    /** What was written is printed from where that is said: page by page, each as large as its paper, none fitted. */
+    @Test
+    void aSheetThatWasWrittenIsPrintedTrueToScale() throws IOException {
+        answers.save = folder.resolve("lines.pdf");
+        showStart();
+        robot.clickOn("#start-measuring");
+        until(() -> robot.lookup("#message-print").tryQuery().isPresent());
+        press("#message-print");
+        until(() -> session.messages().stream().anyMatch(m -> m.text().startsWith("No printer is set up")));
+        robot.clickOn("#start-measuring");
+        until(() -> robot.lookup("#message-print").tryQuery().isPresent());
+        java.io.ByteArrayOutputStream paper = new java.io.ByteArrayOutputStream();
+        answers.paper = paper;
+        press("#message-print");
+        until(() -> session.messages().stream().anyMatch(m -> m.text().equals("Sent to the printer: lines.pdf")));
+        String postScript = paper.toString(java.nio.charset.StandardCharsets.ISO_8859_1);
+        assertThat(postScript).startsWith("%!PS-Adobe");
+        assertThat(postScript).contains("/PageSize [612.0 792.0]");
+        // a point of the sheet is a point of the paper: what the driver divides by, the page is drawn larger by
+        java.util.regex.Matcher scale = java.util.regex.Pattern.compile(
+                        "\\[72 ([0-9.]+) div [^\\[]*\\[([0-9.]+) ", java.util.regex.Pattern.DOTALL)
+                .matcher(postScript);
+        assertThat(scale.find()).isTrue();
+        assertThat(72 / Double.parseDouble(scale.group(1)) * Double.parseDouble(scale.group(2)))
+                .isCloseTo(1, org.assertj.core.api.Assertions.within(1e-6));
+    }
+
     /** A document saved with its answers is listed with its verdict; changed outside since, it is Not shown. */
     @Test
     void recentDocumentsBringTheVerdictTheyWereSavedWith() throws IOException {

@@ -2,7 +2,10 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.print.PrinterException;
+import java.awt.print.PrinterJob;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -22,6 +25,8 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
+import javax.print.DocFlavor;
+import javax.print.StreamPrintServiceFactory;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -45,6 +50,7 @@ abstract class WindowHarness {
     static final class Answers implements FileDialogs {
         Path open;
         Path save;
+        OutputStream paper;
 
         @Override
         public Optional<Path> toOpen(Kind kind) {
@@ -54,6 +60,22 @@ abstract class WindowHarness {
         @Override
         public Optional<Path> toSave(String suggestedName, Kind kind) {
             return Optional.ofNullable(save);
+        }
+
+        /** A printer that writes PostScript; none where there is nothing to write to. */
+        @Override
+        public Printer printer(PrinterJob job) {
+            if (paper == null) {
+                return Printer.NONE;
+            }
+            try {
+                job.setPrintService(StreamPrintServiceFactory.lookupStreamPrintServiceFactories(
+                        DocFlavor.SERVICE_FORMATTED.PAGEABLE, "application/postscript")[0]
+                        .getPrintService(paper));
+                return Printer.CHOSEN;
+            } catch (PrinterException e) {
+                throw new IllegalStateException(e);
+            }
         }
     }
 
@@ -112,6 +134,7 @@ abstract class WindowHarness {
         folder = shared.folder();
         answers.open = null;
         answers.save = null;
+        answers.paper = null;
         session.units().set(UnitSystem.US);
         window.show();
         // a test may have left it small

@@ -27,6 +27,7 @@ import ration.desktop.build.BuildPage;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.runs.RunsPage;
 import ration.desktop.session.LongWork;
+import ration.desktop.session.Message;
 import ration.desktop.session.ProblemReport;
 import ration.desktop.session.Session;
 import ration.desktop.signoff.SignOffPage;
@@ -430,6 +431,28 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         put(path, () -> making.of(now.whole()));
     }
 
+    /** Behind the window too: the system's dialog has its own life. */
+    private void print(Path pdf) {
+        writer.execute(() -> {
+            Runnable said;
+            try {
+                said = switch (Printing.print(pdf, dialogs)) {
+                    case PRINTED -> () -> session.done("Sent to the printer: " + pdf.getFileName());
+                    case LEFT -> () -> {};
+                    case NO_PRINTER ->
+                        () -> session.trouble("No printer is set up on this machine. " + pdf.getFileName()
+                                + " is written: print it elsewhere at actual size, not fitted to the page.");
+                };
+            } catch (IOException e) {
+                said = () -> session.trouble(pdf.getFileName() + " was not printed: " + FileTrouble.why(pdf, e) + ".");
+            } catch (RuntimeException | Error e) {
+                LOG.log(System.Logger.Level.WARNING, "Not printed", e);
+                said = () -> session.trouble(pdf.getFileName() + " was not printed: " + e.getMessage());
+            }
+            Platform.runLater(said);
+        });
+    }
+
     /** What is written, made behind the window. */
     @FunctionalInterface
     private interface Made {
@@ -453,7 +476,11 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             }
             String trouble = said;
             Platform.runLater(() -> {
-                if (trouble.isEmpty()) {
+                if (trouble.isEmpty() && path.toString().endsWith(FileDialogs.Kind.PDF.ending())) {
+                    session.done(
+                            "Written: " + path.getFileName(),
+                            new Message.Offer("Print it\u2026", "message-print", () -> print(path)));
+                } else if (trouble.isEmpty()) {
                     session.done("Written: " + path.getFileName());
                 } else {
                     session.trouble(trouble);

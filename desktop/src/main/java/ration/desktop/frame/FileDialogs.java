@@ -1,9 +1,10 @@
 package ration.desktop.frame;
 
+import java.awt.print.PrinterJob;
 import java.nio.file.Path;
 import java.util.Optional;
 
-/** Asks for a file; behind an interface because native choosers cannot be driven by tests. */
+/** Asks for a file or a printer; behind an interface because native choosers cannot be driven by tests. */
 public interface FileDialogs {
 
     /** What is opened or saved. */
@@ -37,4 +38,15 @@ public interface FileDialogs {
     Optional<Path> toOpen(Kind kind);
 
     Optional<Path> toSave(String suggestedName, Kind kind);
+
+    /** Whether a printer was chosen. */
+    enum Printer {
+        CHOSEN,
+        CLOSED,
+        /** None is set up. */
+        NONE
+    }
+
+    /** Asks for a printer, copies and pages of what is to be printed; not on the interface thread. */
+    Printer printer(PrinterJob job);
 }

@@ -40,12 +40,21 @@ final class MessageBar extends ColumnBox {
     /** Shows what is said now, and no more of what was; questions stay over it. */
     void told(List<Message> now, Consumer<Message> closed) {
         getChildren().removeIf(n -> !((Line) n).asks);
-        now.forEach(m -> getChildren()
-                .add(new Line(
-                        m.text(),
-                        Optional.of(m.tone()),
-                        new Choice("Close", "message-close", () -> closed.accept(m)))));
+        now.forEach(m -> getChildren().add(new Line(m.text(), Optional.of(m.tone()), choices(m, closed))));
         changed();
+    }
+
+    private static Choice[] choices(Message m, Consumer<Message> closed) {
+        Choice close = new Choice("Close", "message-close", () -> closed.accept(m));
+        return m.offer()
+                .map(o -> new Choice[] {
+                    new Choice(o.text(), o.id(), () -> {
+                        closed.accept(m);
+                        o.action().run();
+                    }),
+                    close
+                })
+                .orElseGet(() -> new Choice[] {close});
     }
 
     void ask(String question, Choice... choices) {

@@ -1,5 +1,6 @@
 package ration.desktop.frame;
 
+import java.awt.print.PrinterJob;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -25,6 +26,13 @@ public final class NativeFileDialogs implements FileDialogs {
     @Override
     public Optional<Path> toOpen(Kind kind) {
         return Optional.ofNullable(chooser("Open", kind).showOpenDialog(owner)).map(File::toPath);
+    }
+
+    @Override
+    public Printer printer(PrinterJob job) {
+        return PrinterJob.lookupPrintServices().length == 0
+                ? Printer.NONE
+                : job.printDialog() ? Printer.CHOSEN : Printer.CLOSED;
     }
 
     @Override

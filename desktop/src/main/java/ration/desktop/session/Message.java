@@ -1,7 +1,20 @@
 package ration.desktop.session;
 
-/** Something said to who sits before the window, until it is closed or its cause is over. */
-public record Message(String text, Tone tone) {
+import java.util.Optional;
+
+/**
+ * Something said to who sits before the window, until it is closed or its cause is over.
+ *
+ * @param offer what can be done next, beside closing it
+ */
+public record Message(String text, Tone tone, Optional<Offer> offer) {
+
+    /** A button on it. */
+    public record Offer(String text, String id, Runnable action) {}
+
+    public Message(String text, Tone tone) {
+        this(text, tone, Optional.empty());
+    }
 
     /** How it looks, and how long it stays. */
     public enum Tone {

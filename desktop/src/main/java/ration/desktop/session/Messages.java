@@ -24,8 +24,12 @@ final class Messages {
     }
 
     void tell(String text, Message.Tone tone) {
-        all.removeIf(x -> x.text().equals(text));
-        all.add(0, new Message(text, tone));
+        tell(new Message(text, tone));
+    }
+
+    void tell(Message m) {
+        all.removeIf(x -> x.text().equals(m.text()));
+        all.add(0, m);
         if (all.size() > MOST) {
             all.remove(MOST, all.size());
         }

@@ -204,6 +204,11 @@ public final class Session {
         messages.tell(text, Message.Tone.DONE);
     }
 
+    /** It was done, and this can be done next. */
+    public void done(String text, Message.Offer next) {
+        messages.tell(new Message(text, Message.Tone.DONE, Optional.of(next)));
+    }
+
     /** Something failed. */
     public void trouble(String text) {
         messages.tell(text, Message.Tone.TROUBLE);
