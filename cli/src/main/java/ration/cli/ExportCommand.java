@@ -30,7 +30,8 @@ import ration.record.file.FileTrouble;
         mixinStandardHelpOptions = true,
         description = "Writes one case or the line sheet for paper and other programs. The target name decides: .inp"
                 + " the case as an EPANET network, .svg or .pdf the drawing of the case, runs.pdf and"
-                + " runs.csv the line sheet, measuring.pdf the sheet to measure it by, .csv the case matrix. Exit code 0: written; 1: the"
+                + " runs.csv the line sheet, measuring.pdf the sheet to measure it by, .csv the case matrix."
+                + " Exit code 0: written; 1: the"
                 + " case did not solve; 2: "
                 + "something cannot be used.")
 final class ExportCommand implements Callable<Integer> {

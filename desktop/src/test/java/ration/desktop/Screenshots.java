@@ -52,6 +52,11 @@ public final class Screenshots {
             s.show(ration.record.project.Project.empty(), null);
             opened.showStart();
         });
+        SCENES.put("layout-night", (s, scene) -> {
+            look(s);
+            s.picked().set("strainer");
+            scene.getRoot().fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.L, true, true, false, false));
+        });
         SCENES.put("layout", (s, scene) -> {
             look(s);
             s.picked().set("strainer");

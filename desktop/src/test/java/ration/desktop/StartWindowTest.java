@@ -11,6 +11,7 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
 import ration.desktop.session.Home;
+import ration.desktop.style.Tokens;
 import ration.record.project.Pattern;
 import ration.record.project.Project;
 import ration.verdict.check.Verdict;
@@ -105,6 +106,27 @@ class StartWindowTest extends WindowHarness {
         robot.clickOn("#start-recent-0");
         until(() -> saved.equals(session.file().get())
                 && robot.lookup("#start").tryQuery().isEmpty());
+    }
+
+    /**
+     * Night colors by key, over the page that is open and kept for the next start; the same key brings the day back.
+     */
+    @Test
+    void nightColorsAreOneKeyAndAreKept() {
+        robot.clickOn("#rail-vapor");
+        until(() -> robot.lookup("#vapor-page").tryQuery().isPresent());
+        try {
+            with(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
+            until(() -> Tokens.scheme() == Tokens.Scheme.NIGHT);
+            until(() -> robot.lookup("#vapor-page").tryQuery().isPresent()
+                    && session.home().choice("colors").equals("night"));
+            assertThat(session.changed().get()).isFalse();
+            with(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
+            until(() -> Tokens.scheme() == Tokens.Scheme.DAY
+                    && session.home().choice("colors").equals("day"));
+        } finally {
+            robot.interact(() -> Tokens.use(Tokens.Scheme.DAY));
+        }
     }
 
     private List<Home.Recent> recent() {

@@ -27,7 +27,10 @@ public enum Ink {
     OLIVE("#7C8C2C"),
     OLIVE_UNDER_TEXT("#66751F"),
     DEEP("#56631A"),
-    EDGE("#B9C1B4");
+    EDGE("#7F8A79"),
+    /** Of bars: what holds, and what is thin. */
+    HOLDS("#56631A"),
+    THIN("#7C8C2C");
 
     private final String hex;
 

@@ -46,7 +46,7 @@ public final class NotchMarks {
                     Math.max(0, end - n.x()),
                     n.height(),
                     0,
-                    n.verdict() == Verdict.THIN ? Ink.OLIVE : Ink.DEEP,
+                    n.verdict() == Verdict.THIN ? Ink.THIN : Ink.HOLDS,
                     Pen.of(Ink.NONE, 0)));
             if (n.verdict() == Verdict.THIN) {
                 marks.add(new Box(end - 1, n.y() + 1, 2, n.height() + 2, 0, Ink.INK, Pen.of(Ink.NONE, 0)));

@@ -38,6 +38,7 @@ final class KeysCard extends StackPane {
         {"+  \u2212  0", "zoom in, zoom out, fit"},
         {"Escape", "clear selection"},
         {"Ctrl+Z, Ctrl+Shift+Z", "undo, redo"},
+        {"Ctrl+Shift+L", "colors for the night, or the day"},
         {"Ctrl+S, Ctrl+O, Ctrl+N", "save, open, new"},
         {"Ctrl+1, Ctrl+2, Ctrl+3, Ctrl+4", "governing flow, tank and vapor; open findings"},
         {

@@ -82,6 +82,11 @@ final class LedgerBar extends RowBox {
         update(false);
     }
 
+    /** In the colors that hold now. */
+    void drawAnew() {
+        update(false);
+    }
+
     private void showOpen() {
         Ledger.Entry open = Ledger.of(
                         session.shown().get().assessment(), session.units().get())

@@ -73,6 +73,7 @@ public final class MainWindow {
 
     public MainWindow(Stage stage, Session session, FileDialogs dialogs) {
         Tokens.loadFonts();
+        Tokens.use(session.home().choice(COLORS).equals(NIGHT) ? Tokens.Scheme.NIGHT : Tokens.Scheme.DAY);
         this.stage = stage;
         this.session = session;
         why = new WhyCard(session);
@@ -82,7 +83,15 @@ public final class MainWindow {
         rail = new Rail(session, to -> documents.settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
         TitleCell title = new TitleCell(
-                session, dialogs, documents, exports, openingCard, this::showKeys, this::showTerms, this::showStart);
+                session,
+                dialogs,
+                documents,
+                exports,
+                openingCard,
+                this::showKeys,
+                this::showTerms,
+                this::showStart,
+                this::otherColors);
         stage.titleProperty().bind(title.windowTitle());
         HBox strip = new RowBox(title, ledger);
         strip.getStyleClass().add("strip");
@@ -101,7 +110,7 @@ public final class MainWindow {
         frame.disableProperty().bind(openingCard.visibleProperty());
         keys.setVisible(false);
         Scene scene = new Scene(root, WIDTH, HEIGHT);
-        scene.getStylesheets().add(Tokens.sheet());
+        scene.getStylesheets().setAll(Tokens.sheets());
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, held::released);
         scene.focusOwnerProperty().addListener((o, was, now) -> {
@@ -171,6 +180,24 @@ public final class MainWindow {
         });
         middle.setBottom(pages.conditions());
         go(Page.LAYOUT);
+    }
+
+    private static final String COLORS = "colors";
+    private static final String NIGHT = "night";
+
+    /** Colors for the night, or for the day again; kept for the next start. */
+    private void otherColors() {
+        documents.settled(() -> {
+            Tokens.Scheme other = Tokens.scheme() == Tokens.Scheme.DAY ? Tokens.Scheme.NIGHT : Tokens.Scheme.DAY;
+            Tokens.use(other);
+            session.home().keepChoice(COLORS, other == Tokens.Scheme.NIGHT ? NIGHT : "day");
+            stage.getScene().getStylesheets().setAll(Tokens.sheets());
+            Page was = page;
+            session.showAnew();
+            rail.drawAnew();
+            ledger.drawAnew();
+            go(was);
+        });
     }
 
     public void show() {
@@ -417,6 +444,8 @@ public final class MainWindow {
             action = typing ? null : session::redo;
         } else if (combination(e, KeyCode.Z, false)) {
             action = typing ? null : session::undo;
+        } else if (combination(e, KeyCode.L, true)) {
+            action = this::otherColors;
         } else if (combination(e, KeyCode.S, true)) {
             action = documents::saveAs;
         } else if (combination(e, KeyCode.S, false)) {

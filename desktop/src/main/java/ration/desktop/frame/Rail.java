@@ -96,6 +96,11 @@ final class Rail extends ColumnBox {
         });
     }
 
+    /** In the colors that hold now. */
+    void drawAnew() {
+        update();
+    }
+
     private void update() {
         RailState state = RailState.of(
                 session.shown().get().assessment(),

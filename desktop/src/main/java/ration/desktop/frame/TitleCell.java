@@ -18,6 +18,7 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
+import ration.desktop.style.Tokens;
 import ration.record.file.ProjectFile;
 import ration.record.project.Brief;
 import ration.record.project.Project;
@@ -33,6 +34,7 @@ final class TitleCell extends Button {
     private final Runnable showKeys;
     private final Runnable showTerms;
     private final Runnable showStart;
+    private final Runnable otherColors;
     private final Label aircraft = Ui.wrapped("", "aircraft");
     private final Label subtitle = Ui.wrapped("", "soft");
     private final ReadOnlyStringWrapper windowTitle = new ReadOnlyStringWrapper("");
@@ -45,7 +47,8 @@ final class TitleCell extends Button {
             OpeningCard openingCard,
             Runnable showKeys,
             Runnable showTerms,
-            Runnable showStart) {
+            Runnable showStart,
+            Runnable otherColors) {
         this.session = session;
         this.dialogs = dialogs;
         this.documents = documents;
@@ -54,6 +57,7 @@ final class TitleCell extends Button {
         this.showKeys = showKeys;
         this.showTerms = showTerms;
         this.showStart = showStart;
+        this.otherColors = otherColors;
         HBox name = new RowBox(6, aircraft, Ui.label("\u25be", "soft"));
         name.setAlignment(Pos.CENTER_LEFT);
         setId("document-menu");
@@ -176,6 +180,11 @@ final class TitleCell extends Button {
                         item(named("Undo", session.undoName()), "menu-undo", "Ctrl+Z", session::undo),
                         item(named("Redo", session.redoName()), "menu-redo", "Ctrl+Shift+Z", session::redo),
                         new SeparatorMenuItem(),
+                        item(
+                                Tokens.scheme() == Tokens.Scheme.DAY ? "Night colors" : "Day colors",
+                                "menu-colors",
+                                "Ctrl+Shift+L",
+                                otherColors),
                         item("Keys", "menu-keys", null, showKeys),
                         item("Terms", "menu-terms", null, showTerms),
                         item(

@@ -191,7 +191,9 @@ final class ItemCard extends ScrollPane {
     private static Node heading(String title, String right) {
         Label name = Ui.label(title, "group-title");
         name.setMinWidth(Region.USE_PREF_SIZE);
-        HBox box = new RowBox(8, name, Ui.spring(), Ui.label(right, "soft"));
+        Label said = Ui.wrapped(right, "soft");
+        said.setTextAlignment(javafx.scene.text.TextAlignment.RIGHT);
+        HBox box = new RowBox(8, Ui.whole(name), Ui.spring(), said);
         box.setAlignment(Pos.BASELINE_LEFT);
         return box;
     }

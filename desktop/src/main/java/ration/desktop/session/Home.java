@@ -195,6 +195,21 @@ public final class Home {
         }
     }
 
+    /** A choice of the person, such as the colors; empty where none was kept. */
+    public String choice(String name) {
+        return text(folder.resolve(name)).strip();
+    }
+
+    /** Kept where it can be; it is asked for again where not. */
+    public void keepChoice(String name, String chosen) {
+        try {
+            make();
+            SafeWrite.ownerOnly(folder.resolve(name), chosen.getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            return;
+        }
+    }
+
     /** The log kept here and the one before it, the newer first; none where none is kept. */
     List<Path> logs() {
         return Stream.of("ration-0.log", "ration-1.log")

@@ -272,6 +272,12 @@ public final class Session {
         lifetime.set(next);
     }
 
+    /** All that is shown of the document begins anew, in other colors; the document stays as it is. */
+    public void showAnew() {
+        lifetime.get().end();
+        lifetime.set(new Lifetime());
+    }
+
     /** One after the other in the background; of several waiting only the newest counts. */
     private void keep(Runnable work) {
         if (toKeep.getAndSet(work) == null) {

@@ -68,7 +68,7 @@ public final class NotchBar extends Pane {
 
     private void fill(double end, Verdict verdict) {
         Rectangle bar = new Rectangle(0, ABOVE, end, height);
-        bar.setFill(Tokens.color(verdict == Verdict.THIN ? Ink.OLIVE : Ink.DEEP));
+        bar.setFill(Tokens.color(verdict == Verdict.THIN ? Ink.THIN : Ink.HOLDS));
         getChildren().add(bar);
         if (verdict == Verdict.THIN) {
             Rectangle tick = new Rectangle(end - 1, ABOVE + 1, 2, height + 2);

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -20,7 +21,10 @@ import ration.publish.drawing.TextMeasure;
 public final class Tokens {
 
     private static final String SHEET = "ration.css";
-    private static final Map<Ink, Color> INKS = read();
+    private static final String NIGHT = "night.css";
+    private static final Map<Scheme, Map<Ink, Color>> INKS =
+            new EnumMap<>(Map.of(Scheme.DAY, read(SHEET), Scheme.NIGHT, read(NIGHT)));
+    private static Scheme scheme = Scheme.DAY;
     private static final Map<String, Font> FONTS = new java.util.HashMap<>();
 
     private Tokens() {}
@@ -32,12 +36,35 @@ public final class Tokens {
         }
     }
 
-    public static String sheet() {
-        return Tokens.class.getResource(SHEET).toExternalForm();
+    /** What the colors are for. */
+    public enum Scheme {
+        DAY,
+        NIGHT
+    }
+
+    /** Style sheets of the scheme that holds, the later over the earlier. */
+    public static List<String> sheets() {
+        String day = Tokens.class.getResource(SHEET).toExternalForm();
+        return scheme == Scheme.DAY
+                ? List.of(day)
+                : List.of(day, Tokens.class.getResource(NIGHT).toExternalForm());
+    }
+
+    public static Scheme scheme() {
+        return scheme;
+    }
+
+    /** From now on; what is drawn already keeps its colors until it is drawn again. Interface thread only. */
+    public static void use(Scheme other) {
+        scheme = other;
     }
 
     public static Color color(Ink ink) {
-        return INKS.get(ink);
+        return color(ink, scheme);
+    }
+
+    static Color color(Ink ink, Scheme of) {
+        return INKS.get(of).get(ink);
     }
 
     public static Font font(double size, boolean bold) {
@@ -55,9 +82,9 @@ public final class Tokens {
         });
     }
 
-    private static Map<Ink, Color> read() {
+    private static Map<Ink, Color> read(String file) {
         Map<Ink, Color> inks = new EnumMap<>(Ink.class);
-        try (InputStream in = Tokens.class.getResourceAsStream(SHEET)) {
+        try (InputStream in = Tokens.class.getResourceAsStream(file)) {
             String sheet = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             for (Ink ink : Ink.values()) {
                 String name = ink.name().toLowerCase(Locale.ROOT).replace('_', '-');
