@@ -22,8 +22,11 @@ import ration.answer.drawdown.FlightRun;
 import ration.answer.drawdown.UsualFlight;
 import ration.answer.fault.FaultAnswer;
 import ration.answer.fault.FaultSearch;
+import ration.answer.fault.HiddenSearch;
 import ration.answer.find.Search;
 import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.base.task.Task;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 import ration.record.reading.Reading;
@@ -45,10 +48,12 @@ public class FlightBenchmark {
     private FlightPlan clock;
     private FlightPlan planned;
     private List<Reading> reading;
+    private List<FaultAnswer> singles;
 
     @Setup
     public void prepare() throws ProjectFileException {
         assessment = Assessment.of(ProjectFile.demo(demo));
+        singles = FaultSearch.of(assessment);
         planned = UsualFlight.of(assessment.project());
         clock = planned.with(Switching.Mode.CLOCK);
         reading = List.of(new Reading(
@@ -74,6 +79,12 @@ public class FlightBenchmark {
     @Benchmark
     public List<FaultAnswer> everyFault() {
         return FaultSearch.of(assessment);
+    }
+
+    /** Every pair of a failure that waits unseen and one more; the single ones are known. */
+    @Benchmark
+    public Object hiddenFailures() {
+        return HiddenSearch.of(assessment, singles, UnitSystem.US, Task.QUIET).orElseThrow();
     }
 
     /** Nothing kept from before. */
