@@ -27,6 +27,7 @@ public final class MeasuringPdf {
     private static final double RIGHT = WIDE - 36;
     private static final double BOTTOM = HIGH - 50;
     private static final double ROW = 16.5;
+    private static final double LINE_WIDTH = 0.8;
     private static final List<String> STEPS = List.of(
             "1  Level it first",
             "Both ways, on the longerons or what the plans name. Chock the wheels. Write down the mark you leveled"
@@ -115,7 +116,7 @@ public final class MeasuringPdf {
                 at += head ? 13 : 11.5;
             }
             if (i == 1) {
-                box(x, at - 4, RIGHT - x, 20);
+                pdf.frame(x, at - 4, RIGHT - x, 20, LINE_WIDTH);
                 at += 30;
             }
             at += head ? 0 : 6;
@@ -127,15 +128,8 @@ public final class MeasuringPdf {
             pdf.text(x, at + 4, line, 8.5, false, Ink.INK);
         }
         pdf.text(x, at + 22, "Aircraft, date, who measured", 8.5, false, Ink.SOFT);
-        box(x, at + 27, RIGHT - x, 40);
+        pdf.frame(x, at + 27, RIGHT - x, 40, LINE_WIDTH);
         y = second + high + 20;
-    }
-
-    private void box(double x, double top, double wide, double high) throws IOException {
-        pdf.line(x, top, x + wide, top, 0.8, Ink.INK);
-        pdf.line(x, top + high, x + wide, top + high, 0.8, Ink.INK);
-        pdf.line(x, top, x, top + high, 0.8, Ink.INK);
-        pdf.line(x + wide, top, x + wide, top + high, 0.8, Ink.INK);
     }
 
     private void title(String text, String said) throws IOException {
@@ -197,7 +191,7 @@ public final class MeasuringPdf {
             if (i == 1 && !p.sideways()) {
                 pdf.box(at, y, POINT[i], ROW, Ink.GRID);
             }
-            box(at, y, POINT[i], ROW);
+            pdf.frame(at, y, POINT[i], ROW, LINE_WIDTH);
             at += POINT[i];
         }
     }
@@ -237,7 +231,7 @@ public final class MeasuringPdf {
             named(end(r.from()) + " to " + end(r.to()), LEFT + name, RIGHT - LEFT - wide - name - 4);
             double at = RIGHT - wide;
             for (double w : LINE) {
-                box(at, y, w, ROW);
+                pdf.frame(at, y, w, ROW, LINE_WIDTH);
                 at += w;
             }
             y += ROW;
@@ -273,7 +267,7 @@ public final class MeasuringPdf {
                 room(26);
             }
             pdf.text(x, y + 12, w, 8.5, false, Ink.INK);
-            box(x + need - 52, y, 40, ROW);
+            pdf.frame(x + need - 52, y, 40, ROW, LINE_WIDTH);
             x += need;
         }
     }

@@ -122,10 +122,7 @@ public final class PreflightPdf {
     }
 
     private void frame(double at) throws IOException {
-        pdf.line(at, y - 9, at + 11, y - 9, 0.8, Ink.INK);
-        pdf.line(at, y + 2, at + 11, y + 2, 0.8, Ink.INK);
-        pdf.line(at, y - 9, at, y + 2, 0.8, Ink.INK);
-        pdf.line(at + 11, y - 9, at + 11, y + 2, 0.8, Ink.INK);
+        pdf.frame(at, y - 9, 11, 11, 0.8);
     }
 
     private void temporary() throws IOException {

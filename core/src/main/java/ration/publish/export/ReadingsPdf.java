@@ -88,10 +88,7 @@ public final class ReadingsPdf {
             pdf.text(LEFT + 12, y + 14, m.item().name() + ", " + m.label(), 9.5, false, Ink.INK);
             pdf.text(RIGHT - BOX - 110, y + 14, "now " + m.as().quantity().shown(), 9, false, Ink.SOFT);
             double x = RIGHT - BOX;
-            pdf.line(x, y, x + BOX, y, 0.8, Ink.INK);
-            pdf.line(x, y + ROW - 3, x + BOX, y + ROW - 3, 0.8, Ink.INK);
-            pdf.line(x, y, x, y + ROW - 3, 0.8, Ink.INK);
-            pdf.line(x + BOX, y, x + BOX, y + ROW - 3, 0.8, Ink.INK);
+            pdf.frame(x, y, BOX, ROW - 3, 0.8);
             pdf.text(x + BOX - 22, y + 14, m.as().quantity().unit().symbol(), 8, false, Ink.SOFT);
             y += ROW;
         }

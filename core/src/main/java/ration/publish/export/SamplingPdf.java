@@ -28,10 +28,7 @@ public final class SamplingPdf {
                 pdf.text(PdfSheet.MARGIN, y, n + "   " + d.name(), 13, true, Ink.INK);
                 for (int b = 0; b < BOXES.size(); b++) {
                     double x = PdfSheet.MARGIN + 330 + b * 90;
-                    pdf.line(x, y - 11, x + 14, y - 11, 1, Ink.INK);
-                    pdf.line(x, y + 3, x + 14, y + 3, 1, Ink.INK);
-                    pdf.line(x, y - 11, x, y + 3, 1, Ink.INK);
-                    pdf.line(x + 14, y - 11, x + 14, y + 3, 1, Ink.INK);
+                    pdf.frame(x, y - 11, 14, 14, 1);
                     pdf.text(x + 20, y, BOXES.get(b), 9, false, Ink.SOFT);
                 }
                 y += ROW;

@@ -265,6 +265,14 @@ public final class PdfSheet implements Closeable {
         page.stroke();
     }
 
+    /** An empty box to write or tick in. */
+    public void frame(double x, double top, double wide, double high, double width) throws IOException {
+        line(x, top, x + wide, top, width, Ink.INK);
+        line(x, top + high, x + wide, top + high, width, Ink.INK);
+        line(x, top, x, top + high, width, Ink.INK);
+        line(x + wide, top, x + wide, top + high, width, Ink.INK);
+    }
+
     private void fillWith(Ink ink) throws IOException {
         float[] c = colour(ink);
         page.setNonStrokingColor(c[0], c[1], c[2]);
