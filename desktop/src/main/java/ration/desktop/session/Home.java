@@ -311,6 +311,11 @@ public final class Home {
         delete(locked(folder.resolve(own)));
     }
 
+    /** Marks the documents open from here. */
+    OpenMark openMark() {
+        return new OpenMark(folder, this::make);
+    }
+
     /** Drops a copy that was brought back or is not wanted. */
     public void discard(Path copy) {
         delete(copy);

@@ -65,6 +65,7 @@ public final class Session {
     private final Messages messages = new Messages();
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Boolean> changed = new ReadOnlyObjectWrapper<>(false);
+    private final OpenMark mark;
     private final ExecutorService keeper = Executors.newSingleThreadExecutor(r -> {
         Thread thread = new Thread(r, "recovery copy");
         thread.setDaemon(true);
@@ -79,6 +80,7 @@ public final class Session {
 
     public Session(Home home) {
         this.home = home;
+        mark = home.openMark();
         home.onTrouble(m -> Platform.runLater(() -> trouble(m)));
         show(Project.empty(), null);
     }
@@ -259,6 +261,7 @@ public final class Session {
         stamp = on;
         history.clear();
         file.set(from);
+        mark(from);
         changed.set(false);
         picked.set("");
         chosenRegime.set(null);
@@ -424,6 +427,19 @@ public final class Session {
         }
     }
 
+    /** A second window of a document is told so: each would save over what the other has not seen. */
+    private void mark(Path path) {
+        keeper.execute(() -> {
+            if (path == null) {
+                mark.release();
+            } else if (mark.take(path)) {
+                Platform.runLater(() -> trouble(path.getFileName()
+                        + " is open in another window of Ration too. Close one of them: what one saves, the other does"
+                        + " not see until it is opened again."));
+            }
+        });
+    }
+
     /** What came of reading a document, with its assessment, or why there is none. */
     private record Read(Optional<ProjectFile.Opened> opened, Optional<Worked> worked, String trouble) {}
 
@@ -527,6 +543,7 @@ public final class Session {
         }
         saved = project;
         file.set(path);
+        mark(path);
         changed.set(false);
         keeper.execute(() -> home.remember(path));
         keepVerdict(shown.get().assessment());
@@ -538,6 +555,7 @@ public final class Session {
     public void close() {
         opening.cancel();
         analyst.close();
+        keeper.execute(mark::release);
         keeper.shutdown();
         try {
             keeper.awaitTermination(5, TimeUnit.SECONDS);

@@ -57,6 +57,32 @@ class SessionPartsTest {
         assertThat(home.recent()).doesNotContain(files.get(11)).doesNotHaveDuplicates();
     }
 
+    /** A document that another program has open is told; one that it left, or that died with it, is free. */
+    @Test
+    void aDocumentThatIsOpenElsewhereIsTold() throws IOException {
+        Path mine = folder.resolve("mine.ration");
+        Path other = folder.resolve("other.ration");
+        OpenMark first = new Home(home()).openMark();
+        OpenMark second = new Home(home()).openMark();
+        assertThat(first.take(mine)).isFalse();
+        assertThat(first.take(mine)).as("saved again").isFalse();
+        assertThat(second.take(mine)).isTrue();
+        assertThat(second.take(other)).isFalse();
+        assertThat(first.take(other)).isTrue();
+        second.release();
+        assertThat(first.take(other)).isFalse();
+        assertThat(second.take(mine)).as("the one before is free").isFalse();
+        first.release();
+        second.release();
+        try (var left = Files.list(home())) {
+            assertThat(left).isEmpty();
+        }
+        Files.writeString(folder.resolve("no-folder"), "");
+        assertThat(new Home(folder.resolve("no-folder")).openMark().take(mine))
+                .as("where nothing can be kept nothing is claimed")
+                .isFalse();
+    }
+
     private Path home() {
         return folder.resolve("home");
     }
