@@ -66,9 +66,9 @@ public final class HiddenWords {
     public static String unseenFor(Hidden h, Upkeep upkeep) {
         return h.finder()
                 .tracked(upkeep, h.fault().item())
-                .map(p -> "Unseen for at most "
+                .map(p -> "Unseen for up to "
                         + (h.finder().onCard() ? "a flight" : p.life().words().replace("inspect every ", "")))
-                .orElse("Unseen until something else fails; with the check at most "
+                .orElse("Unseen until something else fails; with the check, up to "
                         + h.finder().unseen());
     }
 

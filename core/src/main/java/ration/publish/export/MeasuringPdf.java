@@ -81,7 +81,7 @@ public final class MeasuringPdf {
                 LEFT,
                 HIGH - 36,
                 "No flame, no switches while a line or tank is open. This sheet approves nothing: the inspector and"
-                        + " the makers' instructions decide.",
+                        + " the manufacturers' instructions decide.",
                 7.5,
                 false,
                 Ink.SOFT);
@@ -123,7 +123,7 @@ public final class MeasuringPdf {
         }
         pdf.text(x, at + 4, "By", 9.5, true, Ink.INK);
         for (String line : pdf.wrapped(
-                "T tape, W water level, C caliper, D drill shank, M maker, E estimate", RIGHT - x, 8.5, false)) {
+                "T tape, W water level, C caliper, D drill shank, M manufacturer, E estimate", RIGHT - x, 8.5, false)) {
             at += 14;
             pdf.text(x, at + 4, line, 8.5, false, Ink.INK);
         }

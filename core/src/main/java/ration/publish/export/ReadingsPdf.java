@@ -57,7 +57,7 @@ public final class ReadingsPdf {
                 LEFT,
                 HIGH - 32,
                 "Ventilate, no ignition source, aircraft and can bonded, extinguisher at hand. The inspector and the"
-                        + " makers' instructions decide.",
+                        + " manufacturers' instructions decide.",
                 7.5,
                 false,
                 Ink.SOFT);

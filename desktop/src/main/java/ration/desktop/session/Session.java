@@ -29,6 +29,7 @@ import ration.answer.assess.StartingCase;
 import ration.answer.drawdown.Flight;
 import ration.answer.fault.FaultAnswer;
 import ration.answer.fault.FaultSearch;
+import ration.answer.fault.FaultSum;
 import ration.answer.fault.HiddenSearch;
 import ration.base.quantity.UnitSystem;
 import ration.record.file.DocumentStamp;
@@ -81,6 +82,8 @@ public final class Session {
     public Session(Home home) {
         this.home = home;
         mark = home.openMark();
+        faults.addListener((o, was, now) -> shownVerdict());
+        hidden.addListener((o, was, now) -> shownVerdict());
         home.onTrouble(m -> Platform.runLater(() -> trouble(m)));
         show(Project.empty(), null);
     }
@@ -422,7 +425,13 @@ public final class Session {
     private void keepVerdict(Assessment of) {
         Path path = file.get();
         if (path != null && of.project() == saved && of.sure().isPresent()) {
-            Verdict worst = of.findings().stream().map(Finding::verdict).reduce(Verdict.HOLDS, Verdict::worse);
+            // as the strip counts: failures that were not run are Not shown, whatever the checks say
+            Verdict worst = of.findings().stream()
+                    .map(Finding::verdict)
+                    .reduce(Verdict.HOLDS, Verdict::worse)
+                    .worse(FaultSum.of(faults.get())
+                            .with(hidden.get(), of.project().upkeep())
+                            .worst());
             keeper.execute(() -> home.remember(path, of.blocked() ? Verdict.NOT_SHOWN : worst));
         }
     }
@@ -438,6 +447,12 @@ public final class Session {
                         + " not see until it is opened again."));
             }
         });
+    }
+
+    private void shownVerdict() {
+        if (shown.get() != null) {
+            keepVerdict(shown.get().assessment());
+        }
     }
 
     /** What came of reading a document, with its assessment, or why there is none. */

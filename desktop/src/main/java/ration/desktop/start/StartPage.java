@@ -91,7 +91,7 @@ public final class StartPage extends BorderPane implements Arriving {
         HBox head = new RowBox(
                 12,
                 Ui.whole(Ui.label("Start from a layout", "page-title")),
-                Ui.label("arrows choose, Enter lays it out; every figure in it is an estimate to be measured", "soft"));
+                Ui.label("arrows choose, Enter uses it; every figure in it is an estimate to be measured", "soft"));
         head.getStyleClass().add("page-head");
         setTop(head);
         int n = 0;
@@ -148,7 +148,7 @@ public final class StartPage extends BorderPane implements Arriving {
 
     private VBox middle() {
         VBox.setVgrow(picture, Priority.ALWAYS);
-        Button lay = Ui.button("Lay out this one", "start-lay-out", () -> asked.layOut(picked), "filled");
+        Button lay = Ui.button("Use this layout", "start-lay-out", () -> asked.layOut(picked), "filled");
         Button print =
                 Ui.button("Its measuring sheet as PDF\u2026", "start-measuring", () -> asked.measuringSheet(picked));
         Button empty = Ui.button("An empty sheet", "start-empty", asked::empty);
@@ -203,7 +203,7 @@ public final class StartPage extends BorderPane implements Arriving {
                                         + " 7.7 mm.",
                                 "soft"),
                         Ui.rule(),
-                        Ui.wrapped("Ration computes from what you measure. It approves nothing: prove flow and unusable"
+                        Ui.wrapped("Ration computes from what you measure. It approves nothing: test flow and unusable"
                                 + " fuel on the aircraft; your inspector and the aviation authority decide."));
         side.getStyleClass().add("card-body");
         return side;
