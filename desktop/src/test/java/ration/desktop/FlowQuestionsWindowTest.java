@@ -129,7 +129,7 @@ class FlowQuestionsWindowTest extends WindowHarness {
                 robot.lookup("#path-profile").tryQuery().filter(Node::isVisible).isPresent());
     }
 
-    /** What decides is ranked, what would settle it is proposed, and a row leads to where its reading is entered. */
+    /** What decides is ranked, what would settle it is proposed, ticked and printed, and its reading entered. */
     @Test
     void whatToMeasureNextLeadsToItsFigure() {
         robot.interact(() -> {
@@ -159,19 +159,7 @@ class FlowQuestionsWindowTest extends WindowHarness {
         until(() -> "hull".equals(session.picked().get()));
         robot.clickOn("#rail-flow");
         until(() -> robot.lookup("#flow-cases").tryQuery().isPresent());
-        press("#flow-cases");
-    }
-
-    /** A reading is entered where it was asked for, with how it was taken, and is one step to undo. */
-    @Test
-    void aReadingIsEnteredWhereItWasAskedFor() throws Exception {
-        var brindle = ration.record.file.ProjectFile.demo("brindle-a2");
-        robot.interact(() -> session.show(brindle, null));
-        robot.clickOn("#rail-flow");
-        until(() -> robot.lookup("#flow-measure-next").tryQuery().isPresent());
-        press("#flow-measure-next");
-        until(() -> label("#measure-head").startsWith("Sure as entered"));
-        press("#measure-unusable");
+        // a reading is entered where it was asked for, with how it was taken, and is one step to undo
         String field = "#measure-read-hull-outlets-outlet-at-waterLine";
         until(() -> robot.lookup(field).tryQuery().isPresent());
         type(field, "20 1/8");
