@@ -46,7 +46,7 @@ final class FlowMatrix extends ColumnBox {
         setId("flow-matrix");
         grid.setHgap(5);
         grid.setVgap(5);
-        sets.prefWrapLengthProperty().bind(Ui.inWindow(this, 654, 490));
+        sets.prefWrapLengthProperty().bind(Ui.inWindow(this, 620, 460));
         getChildren().addAll(sets, grid);
     }
 
@@ -75,6 +75,10 @@ final class FlowMatrix extends ColumnBox {
         int n = columns.size();
         double room = Math.max(38, Math.min(62, (690 - 154 - 10.0 * positions.size()) / (n * positions.size()) - 5));
         grid.setVgap(attitudes.size() > 6 ? 2 : 5); // the path under it wants room as well
+        grid.getStyleClass().remove("matrix-tight");
+        if (attitudes.size() > 6) {
+            grid.getStyleClass().add("matrix-tight");
+        }
         grid.getColumnConstraints().clear();
         grid.getColumnConstraints().add(new ColumnConstraints(146));
         for (int p = 0; p < positions.size(); p++) {
