@@ -31,6 +31,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.service.query.EmptyNodeQueryException;
 import org.testfx.util.WaitForAsyncUtils;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.frame.FileDialogs;
@@ -214,10 +215,19 @@ abstract class WindowHarness {
             WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> {
                 // whoever asks again at once keeps the window from getting there
                 Hand.settle();
-                return WaitForAsyncUtils.asyncFx(condition::getAsBoolean).get();
+                return WaitForAsyncUtils.asyncFx(() -> holds(condition)).get();
             });
         } catch (TimeoutException e) {
             throw new AssertionError("It did not come to pass; the window shows " + everyText(), e);
+        }
+    }
+
+    /** What is not there yet does not hold yet. */
+    private static boolean holds(BooleanSupplier condition) {
+        try {
+            return condition.getAsBoolean();
+        } catch (EmptyNodeQueryException e) {
+            return false;
         }
     }
 
