@@ -83,16 +83,7 @@ final class EnoughFlow {
             return told.in(
                     f, r, Harm.BEYOND, r.share(), Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN, open);
         }
-        return told.in(
-                f,
-                r,
-                Harm.NONE,
-                r.share(),
-                Double.POSITIVE_INFINITY,
-                List.of(),
-                Optional.empty(),
-                Verdict.HOLDS,
-                "Demand is met with no pilot action." + stands);
+        return told.harmless(f, r, "Demand is met with no pilot action." + stands);
     }
 
     /** The header whose air a fault shuts off: its vent, or the line from it. */

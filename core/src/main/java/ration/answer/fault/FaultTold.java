@@ -26,6 +26,7 @@ final class FaultTold {
         this.units = units;
     }
 
+    /** What failed, by name; with its port where that is one of several. */
     String part(Fault f) {
         String name = system.item(f.item()).map(Item::name).orElse(f.item());
         boolean several = system.item(f.item())
@@ -46,6 +47,7 @@ final class FaultTold {
                 : name + (f.port().isEmpty() || !several ? "" : ", " + f.port());
     }
 
+    /** What was found in a case. */
     FaultAnswer in(
             Fault f,
             FaultRow r,
@@ -70,6 +72,13 @@ final class FaultTold {
                 why);
     }
 
+    /** Enough arrives, and nothing is wanted of the pilot. */
+    FaultAnswer harmless(Fault f, FaultRow r, String why) {
+        return in(
+                f, r, Harm.NONE, r.share(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS, why);
+    }
+
+    /** By the minutes, by what shows it, and by what a pilot can do in that time. */
     FaultAnswer judged(
             Fault f,
             FaultRow r,

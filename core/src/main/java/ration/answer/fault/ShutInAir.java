@@ -2,7 +2,6 @@ package ration.answer.fault;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import ration.aircraft.condition.Condition;
 import ration.aircraft.condition.Fault;
 import ration.aircraft.model.FuelSystem;
@@ -63,16 +62,7 @@ final class ShutInAir {
                 .filter(t -> t.fitout().secondAir())
                 .isPresent();
         if (second) {
-            return told.in(
-                    f,
-                    any,
-                    Harm.NONE,
-                    any.share(),
-                    Double.POSITIVE_INFINITY,
-                    List.of(),
-                    Optional.empty(),
-                    Verdict.HOLDS,
-                    "Second air source entered for this tank; not verified.");
+            return told.harmless(f, any, "Second air source entered for this tank; not verified.");
         }
         List<FaultRow> feeding = own.stream()
                 .filter(r -> system.tanks().stream()
@@ -96,18 +86,7 @@ final class ShutInAir {
             FaultAnswer here = vent(f, r, ways);
             worst = worst == null || FaultSearch.WORSE.compare(here, worst) < 0 ? here : worst;
         }
-        return worst != null
-                ? worst
-                : told.in(
-                        f,
-                        any,
-                        Harm.NONE,
-                        any.share(),
-                        Double.POSITIVE_INFINITY,
-                        List.of(),
-                        Optional.empty(),
-                        Verdict.HOLDS,
-                        "This tank does not feed in any case.");
+        return worst != null ? worst : told.harmless(f, any, "This tank does not feed in any case.");
     }
 
     /** Air over the fuel of the tanks that a shut vent starves, m3. */
@@ -146,15 +125,9 @@ final class ShutInAir {
                     "The pumps keep drawing." + shell);
         }
         if (outlasts) {
-            return told.in(
+            return told.harmless(
                     f,
                     r,
-                    Harm.NONE,
-                    r.share(),
-                    Double.POSITIVE_INFINITY,
-                    List.of(),
-                    Optional.empty(),
-                    Verdict.HOLDS,
                     "Tank empties before vacuum stops the flow"
                             + (Double.isInfinite(with.minutes())
                                     ? " (checked " + UnitSystem.figure(FaultSearch.AHEAD, 0) + " min ahead)."

@@ -264,7 +264,7 @@ public final class Packet {
     }
 
     private List<Due> due() {
-        return Due.of(project.upkeep(), today).stream()
+        return Due.falling(project.upkeep(), today).stream()
                 .filter(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN)
                 .toList();
     }

@@ -36,13 +36,23 @@ public record Due(Part part, double used, Optional<LocalDate> on, double atHours
         return all;
     }
 
+    /**
+     * Those that fall due. What is done before every flight never does, and that it was done is recorded nowhere: it
+     * neither holds nor is it open.
+     */
+    public static List<Due> falling(Upkeep upkeep, LocalDate today) {
+        return of(upkeep, today).stream()
+                .filter(d -> d.part().life().ends() != Life.Ends.EACH_FLIGHT)
+                .toList();
+    }
+
     /** Of one part. */
     public static Due of(Upkeep upkeep, Part p, LocalDate today) {
         if (p.life().ends() == Life.Ends.REMOVE) {
             return new Due(p, 1, Optional.empty(), Double.NaN, "remove before flight", Verdict.FAILS);
         }
         if (p.life().ends() == Life.Ends.EACH_FLIGHT) {
-            return new Due(p, 0, Optional.empty(), Double.NaN, "before every flight", Verdict.HOLDS);
+            return new Due(p, 0, Optional.empty(), Double.NaN, "before every flight, not recorded", Verdict.NOT_SHOWN);
         }
         Optional<Entry> looked = p.life().ends() == Life.Ends.LOOK ? last(upkeep, p) : Optional.empty();
         Optional<LocalDate> begins = looked.map(Entry::on)

@@ -131,7 +131,7 @@ final class LedgerBar extends RowBox {
     private Ledger.Entry withFaults(Ledger.Entry open) {
         FaultSum sum = FaultSum.of(session.faults().get())
                 .with(session.hidden().get(), session.shown().get().project().upkeep());
-        List<Due> due = Due.of(session.shown().get().project().upkeep(), java.time.LocalDate.now());
+        List<Due> due = Due.falling(session.shown().get().project().upkeep(), java.time.LocalDate.now());
         long over = due.stream()
                 .filter(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN)
                 .count();

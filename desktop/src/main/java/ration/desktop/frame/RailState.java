@@ -39,7 +39,7 @@ record RailState(Map<Page, Bar> bars) {
         }
         bars.put(Page.FAULTS, new Bar(faults.ratio(), faults.worst()));
         bars.put(Page.FLIGHT, flight.map(f -> whole(f.verdict())).orElse(NOTHING));
-        List<Due> due = Due.of(a.project().upkeep(), today);
+        List<Due> due = Due.falling(a.project().upkeep(), today);
         bars.put(Page.UPKEEP, due.isEmpty() ? NOTHING : whole(due.get(0).verdict()));
         bars.put(
                 Page.BRIEF,

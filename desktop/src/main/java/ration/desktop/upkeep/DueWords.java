@@ -6,6 +6,7 @@ import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Item;
 import ration.base.quantity.UnitSystem;
 import ration.record.upkeep.Due;
+import ration.record.upkeep.Life;
 import ration.record.upkeep.Upkeep;
 import ration.verdict.check.Finding;
 import ration.verdict.check.Verdict;
@@ -52,7 +53,9 @@ record DueWords(List<Due> due, Upkeep upkeep, FuelSystem system) {
     /** How many are due, and how many nobody knows the age of. */
     String sum(LocalDate today) {
         long over = count(Verdict.FAILS);
-        long unknown = count(Verdict.NOT_SHOWN);
+        long unknown = due.stream()
+                .filter(d -> d.verdict() == Verdict.NOT_SHOWN && d.part().life().ends() != Life.Ends.EACH_FLIGHT)
+                .count();
         return due.isEmpty()
                 ? "no tracked parts entered"
                 : over + " of " + due.size() + " overdue" + (unknown > 0 ? ", " + unknown + " age unknown" : "")
@@ -69,7 +72,10 @@ record DueWords(List<Due> due, Upkeep upkeep, FuelSystem system) {
                 system.item(d.part().item())
                         .map(Item::name)
                         .orElse(d.part().kind().label()),
-                d.part().fitted().map(f -> f.on().toString()).orElse("unknown"),
+                d.part()
+                        .fitted()
+                        .map(f -> f.on().toString())
+                        .orElse(d.part().life().ends() == Life.Ends.EACH_FLIGHT ? "n/a" : "unknown"),
                 d.part()
                         .fitted()
                         .map(f -> UnitSystem.figure(f.hours(), 1) + " h")

@@ -30,6 +30,7 @@ import ration.publish.drawing.DuePicture;
 import ration.record.project.Edit;
 import ration.record.upkeep.Due;
 import ration.record.upkeep.Entry;
+import ration.record.upkeep.Life;
 import ration.record.upkeep.Offered;
 import ration.record.upkeep.Upkeep;
 import ration.verdict.check.Verdict;
@@ -264,7 +265,11 @@ public final class UpkeepPage extends LivePage {
     private Button row(Due d, DueWords.Row said) {
         VBox name = new ColumnBox(Ui.label(said.name(), "bold"), Ui.label(said.where(), "soft"));
         VBox fitted = new ColumnBox(
-                Ui.label(said.fitted(), said.hours().isEmpty() ? "wrong-text" : "figure"),
+                Ui.label(
+                        said.fitted(),
+                        d.part().fitted().isEmpty() && d.part().life().ends() != Life.Ends.EACH_FLIGHT
+                                ? "wrong-text"
+                                : "figure"),
                 Ui.label(said.hours(), "soft"));
         NotchBar bar = new NotchBar(70, 8);
         bar.show(DueWords.bar(d), d.verdict());
