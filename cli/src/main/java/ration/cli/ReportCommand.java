@@ -14,7 +14,8 @@ import picocli.CommandLine.Spec;
 import ration.answer.assess.Assessment;
 import ration.base.quantity.UnitSystem;
 import ration.base.task.Task;
-import ration.publish.export.Packet;
+import ration.publish.packet.Packet;
+import ration.record.file.DocumentMark;
 import ration.record.file.FileTrouble;
 import ration.record.project.Project;
 
@@ -22,9 +23,10 @@ import ration.record.project.Project;
 @Command(
         name = "report",
         mixinStandardHelpOptions = true,
-        description = "Writes the packet for the inspector as PDF/A: open items first, drawing, measurements, flow"
-                + " cases, compliance table, tests, failures, flight, maintenance. Exit code 0: written; 2: a"
-                + " file cannot be used.")
+        description =
+                "Writes the packet for the inspector as PDF/A: open items first, drawing, a page a tank, gauges at true"
+                        + " scale, lines, flow cases, vapor, single and hidden failures, flight, compliance table, test"
+                        + " records, maintenance, index of evidence. Exit code 0: written; 2: a file cannot be used.")
 final class ReportCommand implements Callable<Integer> {
 
     @Spec
@@ -70,7 +72,7 @@ final class ReportCommand implements Callable<Integer> {
                             metric ? UnitSystem.METRIC : UnitSystem.US,
                             on == null ? LocalDate.now() : on,
                             Task.QUIET,
-                            earlier.map(Assessment::of))
+                            Packet.Given.before(earlier.map(Assessment::of)))
                     .orElseThrow();
         } catch (IOException e) {
             err.println("ration: the packet could not be made: " + FileTrouble.why(out, e) + ".");
@@ -79,7 +81,7 @@ final class ReportCommand implements Callable<Integer> {
         if (!Documents.write(out, pdf, err, file, since)) {
             return 2;
         }
-        spec.commandLine().getOut().println("Written: " + out + ", document ID " + Packet.mark(found.get()));
+        spec.commandLine().getOut().println("Written: " + out + ", document ID " + DocumentMark.of(found.get()));
         return 0;
     }
 }

@@ -1,5 +1,6 @@
 package ration.aircraft.model;
 
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -15,9 +16,15 @@ import ration.base.quantity.Unit;
  * @param unit meant when none is written
  * @param get of an item of the kind it was made for
  * @param with the same item with another figure
+ * @param place name of the place on the item that it is a figure of, empty of the item's own; none where it is no place
  */
 public record Field(
-        String key, String label, Unit unit, Function<Item, Measured> get, BiFunction<Item, Measured, Item> with) {
+        String key,
+        String label,
+        Unit unit,
+        Function<Item, Measured> get,
+        BiFunction<Item, Measured, Item> with,
+        Optional<String> place) {
 
     private static final Set<String> LIMITS = Set.of("opening", "rating", "grain", "wire.gauge", "wire.length");
 

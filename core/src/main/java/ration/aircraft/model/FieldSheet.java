@@ -56,10 +56,19 @@ public final class FieldSheet implements Kinds<List<Field>> {
     private static final class Sheet<T extends Item> {
         private final List<Field> fields = new ArrayList<>();
 
-        @SuppressWarnings("unchecked")
         Sheet<T> add(String key, String label, Unit unit, Lens<T, Measured> lens) {
-            fields.add(new Field(key, label, unit, i -> lens.get().apply((T) i), (i, m) -> lens.with()
-                    .apply((T) i, m)));
+            return add(key, label, unit, lens, Optional.empty());
+        }
+
+        @SuppressWarnings("unchecked")
+        Sheet<T> add(String key, String label, Unit unit, Lens<T, Measured> lens, Optional<String> place) {
+            fields.add(new Field(
+                    key,
+                    label,
+                    unit,
+                    i -> lens.get().apply((T) i),
+                    (i, m) -> lens.with().apply((T) i, m),
+                    place));
             return this;
         }
 
@@ -72,17 +81,20 @@ public final class FieldSheet implements Kinds<List<Field>> {
                             key + ".station",
                             title(prefix, "Station"),
                             Unit.INCH,
-                            at.to(Place::station, (p, m) -> new Place(m, p.buttLine(), p.waterLine())))
+                            at.to(Place::station, (p, m) -> new Place(m, p.buttLine(), p.waterLine())),
+                            Optional.of(prefix.strip()))
                     .add(
                             key + ".buttLine",
                             title(prefix, "Butt line"),
                             Unit.INCH,
-                            at.to(Place::buttLine, (p, m) -> new Place(p.station(), m, p.waterLine())))
+                            at.to(Place::buttLine, (p, m) -> new Place(p.station(), m, p.waterLine())),
+                            Optional.of(prefix.strip()))
                     .add(
                             key + ".waterLine",
                             title(prefix, "Water line"),
                             Unit.INCH,
-                            at.to(Place::waterLine, (p, m) -> new Place(p.station(), p.buttLine(), m)));
+                            at.to(Place::waterLine, (p, m) -> new Place(p.station(), p.buttLine(), m)),
+                            Optional.of(prefix.strip()));
         }
 
         Sheet<T> rated(String key, String prefix, Lens<T, Rated> rated) {
@@ -568,12 +580,14 @@ public final class FieldSheet implements Kinds<List<Field>> {
                         key + ".openings[" + k + "].station",
                         which + "sta",
                         Unit.INCH,
-                        opening.to(Fitout.Opening::along, (o, m) -> new Fitout.Opening(m, o.waterLine(), o.passes())));
+                        opening.to(Fitout.Opening::along, (o, m) -> new Fitout.Opening(m, o.waterLine(), o.passes())),
+                        Optional.of(which.strip()));
                 sheet.add(
                         key + ".openings[" + k + "].waterLine",
                         which + "WL",
                         Unit.INCH,
-                        opening.to(Fitout.Opening::waterLine, (o, m) -> new Fitout.Opening(o.along(), m, o.passes())));
+                        opening.to(Fitout.Opening::waterLine, (o, m) -> new Fitout.Opening(o.along(), m, o.passes())),
+                        Optional.of(which.strip()));
             }
         }
     }
@@ -650,12 +664,14 @@ public final class FieldSheet implements Kinds<List<Field>> {
                     "shape.corners[" + i + "].station",
                     "Corner " + (i + 1) + " sta",
                     Unit.INCH,
-                    corner.to(TankShape.Corner::station, (c, m) -> new TankShape.Corner(m, c.waterLine())));
+                    corner.to(TankShape.Corner::station, (c, m) -> new TankShape.Corner(m, c.waterLine())),
+                    Optional.of("Corner " + (i + 1)));
             sheet.add(
                     "shape.corners[" + i + "].waterLine",
                     "Corner " + (i + 1) + " WL",
                     Unit.INCH,
-                    corner.to(TankShape.Corner::waterLine, (c, m) -> new TankShape.Corner(c.station(), m)));
+                    corner.to(TankShape.Corner::waterLine, (c, m) -> new TankShape.Corner(c.station(), m)),
+                    Optional.of("Corner " + (i + 1)));
         }
     }
 }

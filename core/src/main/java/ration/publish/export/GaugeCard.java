@@ -20,7 +20,7 @@ import ration.record.project.Project;
 public final class GaugeCard {
 
     /** Points an inch. */
-    static final double POINTS = 72;
+    public static final double POINTS = 72;
 
     private static final double STRIP_TOP = 96;
     private static final double STRIP_LENGTH = PdfSheet.HEIGHT - STRIP_TOP - PdfSheet.MARGIN - 24;

@@ -17,6 +17,7 @@ import ration.publish.drawing.Ink;
 import ration.publish.paper.PdfSheet;
 import ration.record.evidence.Form;
 import ration.record.evidence.TestKind;
+import ration.record.file.DocumentMark;
 import ration.record.project.Project;
 import ration.record.upkeep.Life;
 import ration.record.upkeep.Part;
@@ -66,7 +67,7 @@ public final class PreflightPdf {
                 PdfSheet.MARGIN,
                 PdfSheet.MARGIN + 30,
                 "Parked, no ignition source near, aircraft and can bonded; drained fuel is hazardous waste. Mark "
-                        + Packet.mark(project),
+                        + DocumentMark.of(project),
                 8.5,
                 false,
                 Ink.SOFT);

@@ -9,6 +9,7 @@ import ration.answer.measure.MeasureWords;
 import ration.base.quantity.UnitSystem;
 import ration.publish.drawing.Ink;
 import ration.publish.paper.PdfSheet;
+import ration.record.file.DocumentMark;
 
 /**
  * The few readings that would settle an answer, to take to the aircraft: how each is taken, and a box for each figure.
@@ -46,7 +47,7 @@ public final class ReadingsPdf {
                 LEFT,
                 64,
                 a.project().name() + ", " + MeasureWords.title(m.of()).toLowerCase(java.util.Locale.ROOT)
-                        + ". A reading is never promised to make it hold. Document ID " + Packet.mark(a.project()),
+                        + ". A reading is never promised to make it hold. Document ID " + DocumentMark.of(a.project()),
                 9,
                 false,
                 Ink.SOFT);

@@ -20,6 +20,7 @@ import ration.record.evidence.HangarTest;
 import ration.record.evidence.Procedure;
 import ration.record.evidence.TestKind;
 import ration.record.evidence.Work;
+import ration.record.file.DocumentMark;
 import ration.record.project.Project;
 import ration.verdict.check.Verdict;
 
@@ -50,7 +51,7 @@ public final class TestCards {
         this.assessment = assessment;
         this.project = assessment.project();
         this.units = units;
-        this.mark = Packet.mark(project);
+        this.mark = DocumentMark.of(project);
     }
 
     /** Of every test still to run. */

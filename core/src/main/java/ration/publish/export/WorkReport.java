@@ -6,6 +6,7 @@ import java.util.Optional;
 import ration.answer.proof.TestProgram;
 import ration.answer.proof.Touched;
 import ration.base.quantity.UnitSystem;
+import ration.publish.paper.Column;
 import ration.publish.paper.Pages;
 import ration.publish.paper.PdfSheet;
 import ration.record.project.Project;
@@ -59,16 +60,14 @@ public final class WorkReport {
             pages.section("What was done", entries.size() + (entries.size() == 1 ? " entry" : " entries"));
             pages.table(
                     List.of(
-                            new Pages.Column<Entry>("No.", 0.06, e -> String.valueOf(e.number())),
-                            new Pages.Column<>("Part", 0.28, e -> part(project, e)),
-                            new Pages.Column<>("Done", 0.12, e -> e.what().word()),
-                            new Pages.Column<>("For the logbook", 0.54, Entry::words)),
+                            Column.strong("No.", e -> String.valueOf(e.number())),
+                            Column.text("Part", e -> part(project, e)),
+                            Column.text("Done", e -> e.what().word()),
+                            Column.text("For the logbook", Entry::words)),
                     entries);
             pages.section("To be shown again", again.size() + (again.size() == 1 ? " test" : " tests"));
             pages.table(
-                    List.of(
-                            new Pages.Column<Touched.Again>("Test", 0.6, Touched.Again::words),
-                            new Pages.Column<>("Today", 0.4, a -> state(program, a))),
+                    List.of(Column.strong("Test", Touched.Again::words), Column.text("Today", a -> state(program, a))),
                     again);
             pages.text(
                     "Ventilate, no ignition source near, aircraft and can bonded, extinguisher at hand; drained fuel is"
@@ -78,6 +77,7 @@ public final class WorkReport {
             pages.space(8);
             pages.signature("Done by", "The work above was done as entered.");
             pages.signature("Inspected by", "Inspected, and found as entered.");
+            pages.finish(new Pages.Identity(project.name(), "Work report", "", ""));
             return pdf.bytes();
         }
     }

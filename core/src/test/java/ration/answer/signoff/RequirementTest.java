@@ -19,11 +19,11 @@ import ration.answer.proof.Wanted;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
-import ration.publish.export.Packet;
 import ration.record.acceptance.SignOff;
 import ration.record.evidence.HangarTest;
 import ration.record.evidence.Standing;
 import ration.record.evidence.Work;
+import ration.record.file.DocumentMark;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 import ration.record.file.StrictSchema;
@@ -174,10 +174,10 @@ class RequirementTest {
         assertThat(ProjectFile.read(ProjectFile.text(p).getBytes(StandardCharsets.UTF_8), "x.ration"))
                 .isEqualTo(p);
         StrictSchema.describes(p);
-        assertThat(Packet.mark(p))
+        assertThat(DocumentMark.of(p))
                 .as("a packet given out is no change of the document")
-                .isEqualTo(Packet.mark(CORRIE.with(said.unissued())))
-                .isNotEqualTo(Packet.mark(CORRIE));
+                .isEqualTo(DocumentMark.of(CORRIE.with(said.unissued())))
+                .isNotEqualTo(DocumentMark.of(CORRIE));
         assertThat(said.with(new SignOff.Point(open.id(), " ", "")).points()).isEmpty();
         assertThatThrownBy(() -> new SignOff.Accepted("x", " ", "why", DAY, "", ""))
                 .hasMessageContaining("name and a reason");

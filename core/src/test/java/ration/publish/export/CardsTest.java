@@ -14,6 +14,7 @@ import ration.answer.assess.Assessment;
 import ration.answer.proof.TestProgram;
 import ration.base.quantity.UnitSystem;
 import ration.record.evidence.Form;
+import ration.record.file.DocumentMark;
 
 /** Cards to print: a blank one for each test still to run, and the one before a flight; read back from the paper. */
 class CardsTest {
@@ -38,7 +39,7 @@ class CardsTest {
                         "card " + left.size() + " of " + left.size(),
                         "This card is a worksheet, not a record",
                         "Caution",
-                        Packet.mark(a.project()));
+                        DocumentMark.of(a.project()));
         for (TestProgram.Proof p : left) {
             assertThat(text).contains(p.wanted().name(), p.outcome().needs().in(UnitSystem.US));
             Form.of(p.wanted().kind()).ifPresent(f -> {

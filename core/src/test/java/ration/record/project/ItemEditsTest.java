@@ -7,6 +7,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
+import ration.Samples;
 import ration.Systems;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Problem;
@@ -96,6 +97,7 @@ class ItemEditsTest {
             all.add(ProjectFile.demo(s));
         }
         java.util.Arrays.stream(Pattern.values()).forEach(p -> all.add(p.project()));
+        int tried = 0;
         for (Project p : all) {
             for (ration.aircraft.model.Item item : p.system().items()) {
                 List<Offer> offers = ItemEdits.of(p.system(), item.id());
@@ -105,13 +107,15 @@ class ItemEditsTest {
                     String what = p.name() + ", " + item.name() + ": " + offer.label();
                     assertThat(taken).as(what).isNotEqualTo(p.system());
                     assertThat(Validation.of(taken)).as(what).noneMatch(Problem::breaksLayout);
-                    assertThat(ProjectFile.read(
-                                            ProjectFile.text(p.with(taken))
-                                                    .getBytes(java.nio.charset.StandardCharsets.UTF_8),
-                                            "x")
-                                    .system())
-                            .as(what)
-                            .isEqualTo(taken);
+                    if (tried++ % Samples.of(5, 1) == 0) {
+                        assertThat(ProjectFile.read(
+                                                ProjectFile.text(p.with(taken))
+                                                        .getBytes(java.nio.charset.StandardCharsets.UTF_8),
+                                                "x")
+                                        .system())
+                                .as(what)
+                                .isEqualTo(taken);
+                    }
                     assertThat(taken.items())
                             .as(what)
                             .filteredOn(i -> !i.id().equals(item.id())

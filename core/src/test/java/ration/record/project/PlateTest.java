@@ -12,7 +12,7 @@ import ration.Systems;
 import ration.answer.assess.Assessment;
 import ration.base.quantity.UnitSystem;
 import ration.base.task.Task;
-import ration.publish.export.Packet;
+import ration.publish.packet.Packet;
 import ration.record.file.ProjectFile;
 
 /** What stands on the plates of an aircraft is kept, printed and compared; nothing is computed from it. */

@@ -28,6 +28,7 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
+import ration.desktop.session.KnownFailures.Singles;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -62,9 +63,6 @@ public final class FaultsPage extends LivePage {
     private final Label common = Ui.wrapped("", "soft");
 
     private List<FaultAnswer> answers = List.of();
-
-    /** What came of a search. */
-    private record Found(List<FaultAnswer> answers, Optional<String> common) {}
 
     private Optional<Group> only = Optional.empty();
     private FaultAnswer picked;
@@ -188,22 +186,33 @@ public final class FaultsPage extends LivePage {
             words.setText("Nothing is computed yet: add a tank and its line to the engine.");
             return;
         }
+        Optional<Singles> known = session.knownFailures().singles(a.project(), asked);
+        if (known.isPresent()) {
+            work.cancel();
+            show(a, known.get());
+            return;
+        }
         words.setText("Computing each failure\u2026");
         work.start(
-                task -> new Found(
+                task -> new Singles(
                         FaultSearch.of(a, asked, task.progress(), task.cancelled()), FaultSearch.already(a, asked)),
                 found -> {
-                    answers = found.answers();
-                    common.setText(found.common().orElse(""));
-                    session.faults().set(answers);
-                    picked = answers.isEmpty() ? null : answers.get(0);
-                    fill();
-                    hidden.update(a, answers);
+                    session.knownFailures().keep(a.project(), asked, found);
+                    show(a, found);
                 },
                 why -> {
                     words.setText("The analysis failed: " + why);
                     again.setVisible(true);
                 });
+    }
+
+    private void show(Assessment of, Singles found) {
+        answers = found.answers();
+        common.setText(found.already().orElse(""));
+        session.faults().set(answers);
+        picked = answers.isEmpty() ? null : answers.get(0);
+        fill();
+        hidden.update(of, answers);
     }
 
     private void restart() {

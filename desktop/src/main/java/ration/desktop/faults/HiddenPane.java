@@ -129,6 +129,13 @@ final class HiddenPane extends BorderPane {
         UnitSystem units = session.units().get();
         AtomicBoolean mine = new AtomicBoolean();
         enough = mine;
+        Optional<HiddenSearch> found = session.knownFailures().hidden(now.project(), units);
+        if (found.isPresent()) {
+            work.cancel();
+            session.hidden().set(found.get());
+            show();
+            return;
+        }
         session.hidden().set(null);
         show();
         work.start(
@@ -140,6 +147,7 @@ final class HiddenPane extends BorderPane {
                                 task.progress(),
                                 () -> mine.get() || task.cancelled().getAsBoolean())),
                 s -> {
+                    s.ifPresent(h -> session.knownFailures().keep(now.project(), units, h));
                     session.hidden().set(s.orElse(null));
                     again.setVisible(s.map(x -> !x.finished()).orElse(false));
                     if (s.isEmpty()) {

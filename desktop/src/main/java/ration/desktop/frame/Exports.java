@@ -18,6 +18,8 @@ import ration.aircraft.model.FuelSystem;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.Comparison;
+import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.HiddenSearch;
 import ration.answer.measure.Job;
 import ration.answer.measure.MeasureNext;
 import ration.answer.plan.Plan;
@@ -26,6 +28,7 @@ import ration.base.quantity.UnitSystem;
 import ration.desktop.build.BuildPage;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.runs.RunsPage;
+import ration.desktop.session.KnownFailures;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Message;
 import ration.desktop.session.ProblemReport;
@@ -37,14 +40,15 @@ import ration.desktop.vapor.SoakPane;
 import ration.publish.export.EpanetInp;
 import ration.publish.export.MatrixCsv;
 import ration.publish.export.MeasuringPdf;
-import ration.publish.export.Packet;
 import ration.publish.export.PictureSvg;
 import ration.publish.export.PlanFiles;
 import ration.publish.export.PrintedSheets;
 import ration.publish.export.ReadingsPdf;
 import ration.publish.export.UpkeepFiles;
 import ration.publish.export.WorkReport;
+import ration.publish.packet.Packet;
 import ration.record.acceptance.SignOff;
+import ration.record.file.DocumentMark;
 import ration.record.file.FileTrouble;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
@@ -203,6 +207,10 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             Assessment a = assessment();
             UnitSystem units = session.units().get();
             Optional<Path> earlier = asLastIssued();
+            KnownFailures known = session.knownFailures();
+            Optional<List<FaultAnswer>> failures =
+                    known.singles(a.project(), units).map(KnownFailures.Singles::answers);
+            Optional<HiddenSearch> hidden = known.hidden(a.project(), units);
             work.start(
                     task -> {
                         try {
@@ -212,7 +220,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
                                     units,
                                     java.time.LocalDate.now(),
                                     task,
-                                    earlier.flatMap(Exports::assessed));
+                                    new Packet.Given(earlier.flatMap(Exports::assessed), failures, hidden));
                         } catch (IOException e) {
                             throw new java.io.UncheckedIOException(e);
                         }
@@ -229,7 +237,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
 
     /** Writes a packet, the document as it was then beside it, and notes it: the next one is compared with it. */
     private void issued(Path path, byte[] bytes, Project made) {
-        String mark = Packet.mark(made);
+        String mark = DocumentMark.of(made);
         Path then = asIssued(path, mark);
         try {
             SafeWrite.derived(path, bytes);

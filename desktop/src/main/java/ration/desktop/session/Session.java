@@ -63,6 +63,7 @@ public final class Session {
     private final ObjectProperty<Flight> flight = new SimpleObjectProperty<>();
     private final ObjectProperty<Regime> chosenRegime = new SimpleObjectProperty<>();
     private final StringProperty picked = new SimpleStringProperty("");
+    private final KnownFailures knownFailures = new KnownFailures();
     private final Messages messages = new Messages();
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Boolean> changed = new ReadOnlyObjectWrapper<>(false);
@@ -130,6 +131,11 @@ public final class Session {
     /** Failures that wait unseen and one more, of the assessment shown; null until that was worked out. */
     public ObjectProperty<HiddenSearch> hidden() {
         return hidden;
+    }
+
+    /** What came of the failures of the layouts looked at last. */
+    public KnownFailures knownFailures() {
+        return knownFailures;
     }
 
     /** The flight as it was flown, of the assessment shown; null until that was worked out. */

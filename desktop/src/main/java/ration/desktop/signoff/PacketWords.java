@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import ration.answer.assess.Assessment;
 import ration.answer.signoff.Requirement;
-import ration.publish.export.Packet;
 import ration.record.acceptance.SignOff;
+import ration.record.file.DocumentMark;
 import ration.verdict.check.Verdict;
 
 /** What the card says of the packet. */
@@ -21,7 +21,7 @@ record PacketWords(Assessment a, List<Requirement> all) {
 
     /** Of the document as it is. */
     String mark() {
-        return Packet.mark(a.project());
+        return DocumentMark.of(a.project());
     }
 
     /** The packet given out last. */

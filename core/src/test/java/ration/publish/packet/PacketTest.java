@@ -1,4 +1,4 @@
-package ration.publish.export;
+package ration.publish.packet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -30,6 +30,8 @@ import ration.answer.assess.Assessment;
 import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
 import ration.base.task.Task;
+import ration.publish.export.GaugeCard;
+import ration.record.file.DocumentMark;
 import ration.record.project.Project;
 import ration.verdict.check.Finding;
 import ration.verdict.check.Verdict;
@@ -78,11 +80,11 @@ class PacketTest {
             assertThat(r.isCompliant()).as(r.getFailedChecks().toString()).isTrue();
         }
         List<String> pages = pages(pdf);
-        String mark = Packet.mark(p);
+        String mark = DocumentMark.of(p);
         assertThat(pages).allSatisfy(t -> assertThat(t)
                 .contains(
                         "document ID " + mark,
-                        "Approves nothing",
+                        "A computed pass does not approve flight",
                         "page " + (pages.indexOf(t) + 1) + " of " + pages.size()));
         assertThat(pages.get(0)).contains(p.name(), "Open items", "Inspector");
         Assessment a = Assessment.of(p);
@@ -108,7 +110,16 @@ class PacketTest {
             }
             assertThat(marks)
                     .contains(
-                            "Drawing, Level", "Compliance table", "Tests", "Single failures", "Flight", "Maintenance");
+                            "Drawing",
+                            "Lines and fittings",
+                            "Flow",
+                            "Vapor",
+                            "Failures",
+                            "Flight",
+                            "Compliance table",
+                            "Test records",
+                            "Maintenance",
+                            "Index of evidence");
             // in black and greys
             var image = new PDFRenderer(doc).renderImageWithDPI(1, 40, ImageType.RGB);
             for (int x = 0; x < image.getWidth(); x += 3) {
@@ -132,13 +143,16 @@ class PacketTest {
                 Assessment.of(p).tank("upper").orElseThrow(),
                 ration.aircraft.condition.Attitude.ofDegrees("Level", 0, 0),
                 UnitSystem.US);
-        double[] heights = new double[9];
+        double[] along = new double[9];
         try (PDDocument doc = Loader.loadPDF(pdf)) {
             PDFTextStripper stripper = new PDFTextStripper() {
+                private int strips;
+
                 @Override
                 protected void writeString(String text, List<org.apache.pdfbox.text.TextPosition> at) {
-                    if (text.matches("[0-8]\\.0") && at.get(0).getXDirAdj() < 100) {
-                        heights[text.charAt(0) - '0'] = at.get(0).getYDirAdj();
+                    strips += text.contains("by fills") ? 1 : 0;
+                    if (strips == 1 && text.matches("[0-8]\\.0")) {
+                        along[text.charAt(0) - '0'] = at.get(0).getXDirAdj();
                     }
                 }
             };
@@ -153,7 +167,7 @@ class PacketTest {
             stripper.getText(doc);
         }
         for (int gallons = 1; gallons <= 8; gallons++) {
-            double onPaper = (heights[0] - heights[gallons]) / 72 * 0.0254;
+            double onPaper = (along[gallons] - along[0]) / 72 * 0.0254;
             assertThat(onPaper)
                     .as(gallons + " gal")
                     .isCloseTo(
@@ -179,11 +193,11 @@ class PacketTest {
                         UnitSystem.US,
                         DAY,
                         Task.QUIET,
-                        Optional.of(Assessment.of(corrie)))
+                        Packet.Given.before(Optional.of(Assessment.of(corrie))))
                 .orElseThrow();
         assertThat(String.join(" ", pages(pdf)).replaceAll("\\s+", " "))
                 .contains(
-                        "Since the packet with document ID " + Packet.mark(corrie),
+                        "Since the packet with document ID " + DocumentMark.of(corrie),
                         "Upper tank: outlet wl was",
                         "No longer valid: Drain test of Upper tank");
     }
@@ -207,7 +221,9 @@ class PacketTest {
         assertThat(before).doesNotContain("changed since");
         assertThat(after.replaceAll("\\s+", " "))
                 .contains("tank or outlet changed since", "Fill and mark of Upper tank");
-        assertThat(Packet.mark(moved)).isNotEqualTo(Packet.mark(corrie)).matches("([0-9a-f]{4} ){3}[0-9a-f]{4}");
+        assertThat(DocumentMark.of(moved))
+                .isNotEqualTo(DocumentMark.of(corrie))
+                .matches("([0-9a-f]{4} ){3}[0-9a-f]{4}");
         try (PDDocument doc = Loader.loadPDF(sheets)) {
             assertThat(doc.getPage(0).getMediaBox().getWidth()).isBetween(595f, 595.5f);
         }
