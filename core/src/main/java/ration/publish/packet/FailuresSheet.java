@@ -50,7 +50,8 @@ final class FailuresSheet {
                 KEY,
                 "Failures",
                 Optional.of(sum.worst()),
-                all.size() + " single failures, one at a time; flow is held against 1.00\u00d7 of the engine's demand");
+                Dossier.count(all.size(), "single failure", "single failures")
+                        + ", one at a time; flow is held against 1.00\u00d7 of the engine's demand");
         pages.facts(Stream.of(Group.values())
                 .map(g -> new String[] {g.label(), String.valueOf(in(all, g).size())})
                 .toList());

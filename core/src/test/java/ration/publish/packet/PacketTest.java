@@ -27,6 +27,9 @@ import ration.Samples;
 import ration.Systems;
 import ration.aircraft.model.Tank;
 import ration.answer.assess.Assessment;
+import ration.answer.fault.FaultAnswer;
+import ration.answer.fault.FaultSearch;
+import ration.answer.fault.HiddenSearch;
 import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
 import ration.base.task.Task;
@@ -227,6 +230,28 @@ class PacketTest {
         try (PDDocument doc = Loader.loadPDF(sheets)) {
             assertThat(doc.getPage(0).getMediaBox().getWidth()).isBetween(595f, 595.5f);
         }
+    }
+
+    /** What the window knows of failures is printed as it is: nothing is run again. */
+    @Test
+    void knownFailuresAreNotRunAgain() throws IOException {
+        FaultAnswer one = FaultSearch.of(Systems.assessedCorrie()).get(0);
+        HiddenSearch pairs = new HiddenSearch(List.of(one), List.of(), 7, 0, List.of(), true);
+        Packet.Given known = new Packet.Given(Optional.empty(), Optional.of(List.of(one)), Optional.of(pairs));
+        byte[] pdf = Packet.of(Systems.assessedCorrie(), Packet.Paper.LETTER, UnitSystem.US, DAY, Task.QUIET, known)
+                .orElseThrow();
+        assertThat(String.join(" ", pages(pdf)).replaceAll("\\s+", " "))
+                .contains("1 single failure,", "then one more; 7 pairs");
+    }
+
+    /** Each measured figure once: the places of a tank on its page, and nowhere else. */
+    @Test
+    void aMeasuredPlaceIsPrintedOnce() throws IOException {
+        List<String> pages = pages(packet(Systems.corrie(), Packet.Paper.LETTER, UnitSystem.US));
+        assertThat(pages.stream().filter(t -> t.contains("Filler neck")).count())
+                .isEqualTo(Systems.corrie().system().tanks().size());
+        assertThat(pages.stream().filter(t -> t.contains("Gauge bottom")).count())
+                .isEqualTo(Systems.corrie().system().tanks().size());
     }
 
     @Test
