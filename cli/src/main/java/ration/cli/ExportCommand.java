@@ -5,6 +5,7 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -18,6 +19,7 @@ import ration.answer.assess.CaseWords;
 import ration.base.quantity.UnitSystem;
 import ration.publish.drawing.TextMeasure;
 import ration.publish.export.EpanetInp;
+import ration.publish.export.GuidePdf;
 import ration.publish.export.MatrixCsv;
 import ration.publish.export.MeasuringPdf;
 import ration.publish.export.PictureSvg;
@@ -30,11 +32,15 @@ import ration.record.file.FileTrouble;
         mixinStandardHelpOptions = true,
         description = "Writes one case or the line sheet for paper and other programs. The target name decides: .inp"
                 + " the case as an EPANET network, .svg or .pdf the drawing of the case, runs.pdf and"
-                + " runs.csv the line sheet, measuring.pdf the sheet to measure it by, .csv the case matrix."
-                + " Exit code 0: written; 1: the"
-                + " case did not solve; 2: "
-                + "something cannot be used.")
+                + " runs.csv the line sheet, measuring.pdf the sheet to measure it by, guide.pdf the job step by"
+                + " step with what the document misses, .csv the case matrix. Exit code 0: written; 1: the case"
+                + " did not solve; 2: something cannot be used.")
 final class ExportCommand implements Callable<Integer> {
+
+    private static final String MEASURING = "measuring.pdf";
+    private static final String GUIDE = "guide.pdf";
+    /** Sheets that are of no case. */
+    private static final Set<String> CASELESS = Set.of(MEASURING, GUIDE);
 
     @Spec
     private CommandSpec spec;
@@ -69,7 +75,7 @@ final class ExportCommand implements Callable<Integer> {
         Optional<byte[]> made;
         try {
             CaseAnswer look = a.look(CaseWords.parse(a, words)).orElse(null);
-            if (look == null && !name.startsWith("runs.") && !name.equals("measuring.pdf")) {
+            if (look == null && !name.startsWith("runs.") && !CASELESS.contains(name)) {
                 err.println("ration: nothing to compute yet: no tank or no demand.");
                 return 2;
             }
@@ -103,7 +109,9 @@ final class ExportCommand implements Callable<Integer> {
         String of = look == null
                 ? ""
                 : a.project().name() + ", " + look.label(a.project().system(), units);
-        if (name.equals("measuring.pdf")) {
+        if (name.equals(GUIDE)) {
+            return Optional.of(GuidePdf.of(a, units));
+        } else if (name.equals(MEASURING)) {
             return Optional.of(MeasuringPdf.of(a.project().name(), a.project().system(), units));
         } else if (name.equals("runs.pdf")) {
             return Optional.of(PrintedSheets.runsPdf(a));

@@ -52,6 +52,13 @@ public final class Screenshots {
             s.show(ration.record.project.Project.empty(), null);
             opened.showStart();
         });
+        SCENES.put("guide", (s, scene) -> {
+            look(s);
+            scene.getRoot()
+                    .fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.F1, false, false, false, false));
+            javafx.application.Platform.runLater(
+                    () -> javafx.application.Platform.runLater(() -> fire(scene, "#guide-03-heights")));
+        });
         SCENES.put("layout-night", (s, scene) -> {
             look(s);
             s.picked().set("strainer");

@@ -169,6 +169,14 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         write(named("readings"), FileDialogs.Kind.PDF, now -> ReadingsPdf.of(now.assessment(), m, read, now.units()));
     }
 
+    /** All steps of the guide with what the document misses. */
+    void guide() {
+        write(
+                named("guide"),
+                FileDialogs.Kind.PDF,
+                now -> ration.publish.export.GuidePdf.of(now.assessment(), now.units()));
+    }
+
     /** The sheet the document is measured by. */
     void measuringSheet() {
         write(

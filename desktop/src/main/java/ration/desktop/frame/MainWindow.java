@@ -23,6 +23,7 @@ import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 import ration.aircraft.condition.Condition;
 import ration.answer.fault.FaultAnswer;
+import ration.answer.guide.StepState;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
@@ -70,6 +71,8 @@ public final class MainWindow {
     private final OpeningCard openingCard;
     private final Documents documents;
     private Page page = Page.LAYOUT;
+    /** Whether the guide stands where the page would. */
+    private boolean guided;
 
     public MainWindow(Stage stage, Session session, FileDialogs dialogs) {
         Tokens.loadFonts();
@@ -91,7 +94,8 @@ public final class MainWindow {
                 this::showKeys,
                 this::showTerms,
                 this::showStart,
-                this::otherColors);
+                this::otherColors,
+                this::guide);
         stage.titleProperty().bind(title.windowTitle());
         HBox strip = new RowBox(title, ledger);
         strip.getStyleClass().add("strip");
@@ -176,6 +180,16 @@ public final class MainWindow {
             @Override
             public void layOver(Path log) {
                 MainWindow.this.layOver(log);
+            }
+
+            @Override
+            public void missing(StepState.Missing m) {
+                showMissing(m);
+            }
+
+            @Override
+            public void leaveGuide() {
+                go(page);
             }
         });
         middle.setBottom(pages.conditions());
@@ -281,10 +295,44 @@ public final class MainWindow {
         pages.vapor().lay(log);
     }
 
+    /** The step of the guide for the page that is shown; asked again, back to that page. */
+    private void guide() {
+        if (guided) {
+            go(page);
+            return;
+        }
+        guided = true;
+        content.setCenter(pages.guide());
+        pages.guide().show(page.step());
+        pages.conditions().inLine(true);
+        pages.guide().arrive();
+    }
+
+    private void showMissing(StepState.Missing m) {
+        switch (m.where()) {
+            case AIRCRAFT -> go(Page.BRIEF);
+            case LAYOUT -> showItem(m.about());
+            case LINES -> {
+                session.picked().set(m.about());
+                go(Page.RUNS);
+            }
+            case FLOW -> showGoverning();
+            case VARIANTS -> go(Page.VARIANTS);
+            case HANGAR -> {
+                go(Page.HANGAR);
+                if (!m.about().isEmpty()) {
+                    pages.hangar().pick(m.about());
+                }
+            }
+            case SIGN_OFF -> go(Page.SIGN_OFF);
+        }
+    }
+
     // pages
 
     private void go(Page to) {
         page = to;
+        guided = false;
         Arriving view = pages.page(to);
         content.setCenter(view.node());
         rail.current(to);
@@ -429,9 +477,14 @@ public final class MainWindow {
         if (goes(e)) {
             return;
         }
+        if (e.getCode() == KeyCode.F1) {
+            documents.settled(this::guide);
+            e.consume();
+            return;
+        }
         if (e.isShortcutDown()) {
             command(e);
-        } else if (!writing() && page == Page.LAYOUT) {
+        } else if (!writing() && page == Page.LAYOUT && !guided) {
             pages.layout().key(e);
         }
     }

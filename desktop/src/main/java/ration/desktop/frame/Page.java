@@ -1,6 +1,7 @@
 package ration.desktop.frame;
 
 import java.util.Set;
+import ration.answer.guide.Step;
 import ration.verdict.check.Check;
 import ration.verdict.check.Check.Topic;
 import ration.verdict.check.Finding;
@@ -41,6 +42,22 @@ public enum Page {
         return switch (this) {
             case LAYOUT, FLOW, TANKS, VAPOR, AIR, FIND -> true;
             case BRIEF, RUNS, FAULTS, FLIGHT, BUILD, HANGAR, UPKEEP, SIGN_OFF, VARIANTS -> false;
+        };
+    }
+
+    /** The step of the guide that tells of it. */
+    Step step() {
+        return switch (this) {
+            case BRIEF -> Step.ENGINE;
+            case LAYOUT -> Step.LAYOUT;
+            case RUNS -> Step.LINES;
+            case FLOW -> Step.GOVERNS;
+            case TANKS, FLIGHT -> Step.ATTITUDES;
+            case AIR -> Step.HEIGHTS;
+            case FAULTS, VARIANTS -> Step.CHANGE;
+            case BUILD, HANGAR -> Step.HANGAR;
+            case VAPOR, FIND -> Step.FIRST_RUN;
+            case UPKEEP, SIGN_OFF -> Step.SIGN_OFF;
         };
     }
 

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import ration.answer.guide.StepState;
 import ration.desktop.air.AirPage;
 import ration.desktop.brief.BriefPage;
 import ration.desktop.build.BuildPage;
@@ -14,6 +15,7 @@ import ration.desktop.faults.FaultsPage;
 import ration.desktop.find.FindPage;
 import ration.desktop.flight.FlightPage;
 import ration.desktop.flow.FlowPage;
+import ration.desktop.guide.GuidePage;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.layout.LayoutPage;
 import ration.desktop.runs.RunsPage;
@@ -47,6 +49,12 @@ final class Pages {
 
         /** A logger's table over the Vapor page. */
         void layOver(Path log);
+
+        /** Where something the guide misses is entered. */
+        void missing(StepState.Missing m);
+
+        /** Back from the guide. */
+        void leaveGuide();
     }
 
     private final ConditionsBar conditions;
@@ -54,6 +62,7 @@ final class Pages {
     private final Supplier<TanksPage> tanks;
     private final Supplier<VaporPage> vapor;
     private final Supplier<HangarPage> hangar;
+    private final Supplier<GuidePage> guide;
     private final Map<Page, Supplier<? extends Arriving>> all = new EnumMap<>(Page.class);
 
     Pages(Session session, Exports exports, Asked window) {
@@ -62,6 +71,7 @@ final class Pages {
         layout = new LayoutPage(session, conditions::operate);
         tanks = once(() -> new TanksPage(session, exports::gaugeCard));
         vapor = once(() -> new VaporPage(session, item, exports));
+        guide = once(() -> new GuidePage(session, window::missing, window::leaveGuide, exports::guide));
         all.put(Page.BRIEF, once(() -> new BriefPage(session)));
         all.put(Page.LAYOUT, () -> layout);
         all.put(Page.RUNS, once(() -> new RunsPage(session, exports)));
@@ -100,6 +110,10 @@ final class Pages {
 
     HangarPage hangar() {
         return hangar.get();
+    }
+
+    GuidePage guide() {
+        return guide.get();
     }
 
     VaporPage vapor() {

@@ -35,6 +35,7 @@ final class TitleCell extends Button {
     private final Runnable showTerms;
     private final Runnable showStart;
     private final Runnable otherColors;
+    private final Runnable guide;
     private final Label aircraft = Ui.wrapped("", "aircraft");
     private final Label subtitle = Ui.wrapped("", "soft");
     private final ReadOnlyStringWrapper windowTitle = new ReadOnlyStringWrapper("");
@@ -48,7 +49,8 @@ final class TitleCell extends Button {
             Runnable showKeys,
             Runnable showTerms,
             Runnable showStart,
-            Runnable otherColors) {
+            Runnable otherColors,
+            Runnable guide) {
         this.session = session;
         this.dialogs = dialogs;
         this.documents = documents;
@@ -58,6 +60,7 @@ final class TitleCell extends Button {
         this.showTerms = showTerms;
         this.showStart = showStart;
         this.otherColors = otherColors;
+        this.guide = guide;
         HBox name = new RowBox(6, aircraft, Ui.label("\u25be", "soft"));
         name.setAlignment(Pos.CENTER_LEFT);
         setId("document-menu");
@@ -185,6 +188,7 @@ final class TitleCell extends Button {
                                 "menu-colors",
                                 "Ctrl+Shift+L",
                                 otherColors),
+                        item("Guide", "menu-guide", "F1", guide),
                         item("Keys", "menu-keys", null, showKeys),
                         item("Terms", "menu-terms", null, showTerms),
                         item(
