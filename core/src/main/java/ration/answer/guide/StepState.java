@@ -185,7 +185,7 @@ public record StepState(Step step, int done, int all, String words, List<Missing
                     Where.LAYOUT,
                     inlet.map(Item::id).orElse("")));
         }
-        return of(Step.ENGINE, 3, "said by somebody", missing);
+        return of(Step.ENGINE, 3, "with a source", missing);
     }
 
     private static StepState attitudes(Brief b) {

@@ -160,9 +160,9 @@ public final class GuidePicture {
                     },
                     v,
                     switch (v) {
-                        case HOLDS -> "past the mark";
-                        case THIN -> "past it by little";
-                        case FAILS -> "short of the mark: open";
+                        case HOLDS -> "beyond the limit";
+                        case THIN -> "beyond it by little";
+                        case FAILS -> "below the limit: open";
                         case NOT_SHOWN -> "nothing proves it yet: open";
                     }));
         }

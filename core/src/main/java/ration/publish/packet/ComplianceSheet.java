@@ -126,7 +126,7 @@ final class ComplianceSheet {
                         "State",
                         r -> Cell.state(of.apply(r).ratio(), of.apply(r).verdict())),
                 Column.text(
-                        "Stands since",
+                        "Valid since",
                         r -> of.apply(r).since() + (of.apply(r).accepted().isPresent() ? ", accepted" : "")));
     }
 

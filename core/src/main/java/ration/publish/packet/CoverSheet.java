@@ -176,9 +176,9 @@ final class CoverSheet {
 
     private static String means(Cell.State s) {
         return switch (s.verdict()) {
-            case HOLDS -> "past the mark";
+            case HOLDS -> "beyond the limit";
             case THIN -> "by little";
-            case FAILS -> "short of it";
+            case FAILS -> "below the limit";
             case NOT_SHOWN -> "no proof yet";
         };
     }

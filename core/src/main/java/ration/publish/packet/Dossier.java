@@ -126,7 +126,7 @@ final class Dossier {
     Optional<String> grounded() {
         return flows()
                 ? FlightRun.refusal(system(), UsualFlight.meant(project()))
-                : Optional.of("the layout has no answer yet.");
+                : Optional.of("the layout is not computed yet.");
     }
 
     /** The flight planned, or a usual one. */

@@ -40,7 +40,7 @@ final class FailuresSheet {
     void write() throws IOException {
         if (!d.flows()) {
             pages.page(KEY, "Failures", Optional.of(Verdict.NOT_SHOWN), "");
-            pages.text("Not shown: the layout has no answer yet, and no failure was run.", 8.5, false);
+            pages.text("Not shown: the layout is not computed yet, and no failure was run.", 8.5, false);
             return;
         }
         List<FaultAnswer> all = d.failures();
@@ -51,7 +51,7 @@ final class FailuresSheet {
                 "Failures",
                 Optional.of(sum.worst()),
                 Dossier.count(all.size(), "single failure", "single failures")
-                        + ", one at a time; flow is held against 1.00\u00d7 of the engine's demand");
+                        + ", one at a time; flow needs 1.00\u00d7 of the engine's demand");
         pages.facts(Stream.of(Group.values())
                 .map(g -> new String[] {g.label(), String.valueOf(in(all, g).size())})
                 .toList());

@@ -200,7 +200,7 @@ final class FlowSheet {
         List<Requirement> asked = d.requirements(
                 r -> r.finding().topic() == Check.Topic.FLOW || r.finding().topic() == Check.Topic.ELECTRICAL);
         if (!asked.isEmpty()) {
-            pages.section("What is asked of the flow", "");
+            pages.section("Requirements on flow", "");
             ComplianceSheet.brief(pages, asked);
         }
     }
@@ -224,7 +224,7 @@ final class FlowSheet {
                         new Column<>("Measured", true, p -> Cell.of(
                                         p.outcome().measured().in(u))
                                 .struck(!p.counts())),
-                        Column.text("Stands", TestProgram.Proof::state)),
+                        Column.text("Status", TestProgram.Proof::state)),
                 flows,
                 p -> !p.counts());
     }

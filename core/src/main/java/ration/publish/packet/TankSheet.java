@@ -56,7 +56,7 @@ final class TankSheet {
                         + answer.source().word() + ", placard "
                         + u.fineVolume(answer.placard()));
         pages.beside(0.5, this::shape, this::places);
-        pages.section("What is asked of this tank", "needs: standard or placard; measured by a test that counts", 120);
+        pages.section("Requirements on this tank", "needs: standard or placard; measured by a test that counts", 120);
         ComplianceSheet.brief(pages, asked);
     }
 

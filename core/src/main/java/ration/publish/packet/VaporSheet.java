@@ -57,7 +57,7 @@ final class VaporSheet {
         }
         List<Requirement> asked = d.requirements(r -> r.finding().topic() == Check.Topic.VAPOR);
         if (!asked.isEmpty()) {
-            pages.section("What is asked", "");
+            pages.section("Requirements", "");
             ComplianceSheet.brief(pages, asked);
         }
         pages.note(
@@ -101,7 +101,7 @@ final class VaporSheet {
             return;
         }
         pages.section(
-                "After shutdown", "computed; where a part stands over its boiling point a restart is at risk", 200);
+                "After shutdown", "computed; a restart is at risk while fuel in a part is above its boiling point", 200);
         pages.picture(SoakPicture.draw(parts, List.of(), List.of(), d.units(), 680, 210));
     }
 }

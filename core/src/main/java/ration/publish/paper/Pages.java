@@ -38,7 +38,7 @@ public final class Pages {
     private static final String CAUTION = "A computed pass does not approve flight. Your inspector, the aviation"
             + " authority and the manufacturers' instructions decide.";
     private static final String MORE = "Prove fuel flow on this aircraft, on the ground, before flight. Any change to"
-            + " the layout ends the tests it touches.";
+            + " the layout invalidates the tests it affects.";
 
     private final PdfSheet pdf;
     private final double width;
