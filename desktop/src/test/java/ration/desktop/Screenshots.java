@@ -59,6 +59,19 @@ public final class Screenshots {
             javafx.application.Platform.runLater(
                     () -> javafx.application.Platform.runLater(() -> fire(scene, "#guide-03-heights")));
         });
+        SCENES.put("walk", (s, scene) -> {
+            s.show(ration.record.project.Pattern.GRAVITY_SELECTOR.project(), null);
+            scene.getRoot()
+                    .fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.F1, false, false, false, false));
+            PauseTransition shown = new PauseTransition(Duration.millis(400));
+            shown.setOnFinished(e -> {
+                fire(scene, "#guide-03-heights");
+                scene.getRoot().applyCss();
+                scene.getRoot().layout();
+                fire(scene, "#guide-walk");
+            });
+            shown.play();
+        });
         SCENES.put("layout-night", (s, scene) -> {
             look(s);
             s.picked().set("strainer");
@@ -321,7 +334,10 @@ public final class Screenshots {
             PauseTransition settle = new PauseTransition(Duration.millis(
                     name.startsWith("faults") || name.equals("find") || name.equals("flow-make-it-hold")
                             ? 25000
-                            : name.startsWith("flow") || name.equals("flight") || name.equals("start")
+                            : name.startsWith("flow")
+                                            || name.equals("flight")
+                                            || name.equals("start")
+                                            || name.equals("walk")
                                     ? 6000
                                     : name.startsWith("tanks") || name.startsWith("vapor") || name.equals("leaks")
                                             ? 2500

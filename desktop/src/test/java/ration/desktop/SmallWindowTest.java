@@ -3,6 +3,7 @@ package ration.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.input.KeyCode;
@@ -31,6 +32,9 @@ class SmallWindowTest extends WindowHarness {
         return node != null && node.isVisible() && (node.getParent() == null || seen(node.getParent()));
     }
 
+    /** What the lowest window has inside its decorations. */
+    private static final double LEAST = 612;
+
     @Test
     void everyPageKeepsInside() {
         Parent root = stage.getScene().getRoot();
@@ -44,7 +48,17 @@ class SmallWindowTest extends WindowHarness {
             });
             Region frame = (Region) root.getChildrenUnmodifiable().get(0);
             assertThat(frame.minWidth(-1)).as("width of " + page).isLessThanOrEqualTo(1024);
-            assertThat(frame.minHeight(1024)).as("height of " + page).isLessThanOrEqualTo(700);
+            assertThat(frame.minHeight(1024)).as("height of " + page).isLessThanOrEqualTo(LEAST);
+        }
+        for (String beside : List.of("guide", "measure")) {
+            menu(beside);
+            robot.interact(() -> {
+                root.applyCss();
+                root.layout();
+            });
+            Region frame = (Region) root.getChildrenUnmodifiable().get(0);
+            assertThat(frame.minWidth(-1)).as("width of " + beside).isLessThanOrEqualTo(1000);
+            assertThat(frame.minHeight(1000)).as("height of " + beside).isLessThanOrEqualTo(LEAST);
         }
     }
 

@@ -40,7 +40,8 @@ final class DrawingSheet {
         Optional<CaseAnswer> look = d.assessment().governing().or(() -> d.assessment()
                 .look(StartingCase.of(d.project())
                         .with(d.project().brief().envelope().climbing())));
-        String where = look.map(l -> l.label(d.system(), d.units())).orElse("not drawn: the layout is not computed yet");
+        String where =
+                look.map(l -> l.label(d.system(), d.units())).orElse("not drawn: the layout is not computed yet");
         pages.page(KEY, "Drawing", Optional.empty(), where);
         if (look.isPresent()) {
             pages.picture(PrintedSheets.drawing(

@@ -101,7 +101,9 @@ final class VaporSheet {
             return;
         }
         pages.section(
-                "After shutdown", "computed; a restart is at risk while fuel in a part is above its boiling point", 200);
+                "After shutdown",
+                "computed; a restart is at risk while fuel in a part is above its boiling point",
+                200);
         pages.picture(SoakPicture.draw(parts, List.of(), List.of(), d.units(), 680, 210));
     }
 }

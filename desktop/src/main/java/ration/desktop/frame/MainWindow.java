@@ -71,7 +71,7 @@ public final class MainWindow {
     private final OpeningCard openingCard;
     private final Documents documents;
     private Page page = Page.LAYOUT;
-    /** Whether the guide stands where the page would. */
+    /** Whether the guide, or measuring, stands where the page would. */
     private boolean guided;
 
     public MainWindow(Stage stage, Session session, FileDialogs dialogs) {
@@ -95,7 +95,8 @@ public final class MainWindow {
                 this::showTerms,
                 this::showStart,
                 this::otherColors,
-                this::guide);
+                this::guide,
+                this::measure);
         stage.titleProperty().bind(title.windowTitle());
         HBox strip = new RowBox(title, ledger);
         strip.getStyleClass().add("strip");
@@ -188,7 +189,12 @@ public final class MainWindow {
             }
 
             @Override
-            public void leaveGuide() {
+            public void walk() {
+                measure();
+            }
+
+            @Override
+            public void back() {
                 go(page);
             }
         });
@@ -306,6 +312,15 @@ public final class MainWindow {
         pages.guide().show(page.step());
         pages.conditions().inLine(true);
         pages.guide().arrive();
+    }
+
+    /** One place after the other, where something is left to measure. */
+    private void measure() {
+        guided = true;
+        content.setCenter(pages.walk());
+        pages.walk().goOn();
+        pages.conditions().inLine(true);
+        pages.walk().arrive();
     }
 
     private void showMissing(StepState.Missing m) {

@@ -25,6 +25,7 @@ import ration.desktop.tanks.TanksPage;
 import ration.desktop.upkeep.UpkeepPage;
 import ration.desktop.vapor.VaporPage;
 import ration.desktop.variants.VariantsPage;
+import ration.desktop.walk.WalkPage;
 
 /**
  * The pages of one document and its conditions bar. Another document has pages of its own: what was chosen, typed, read
@@ -53,8 +54,11 @@ final class Pages {
         /** Where something the guide misses is entered. */
         void missing(StepState.Missing m);
 
-        /** Back from the guide. */
-        void leaveGuide();
+        /** Measuring, place by place. */
+        void walk();
+
+        /** Back to the page that the guide, or measuring, stands in place of. */
+        void back();
     }
 
     private final ConditionsBar conditions;
@@ -63,6 +67,7 @@ final class Pages {
     private final Supplier<VaporPage> vapor;
     private final Supplier<HangarPage> hangar;
     private final Supplier<GuidePage> guide;
+    private final Supplier<WalkPage> walk;
     private final Map<Page, Supplier<? extends Arriving>> all = new EnumMap<>(Page.class);
 
     Pages(Session session, Exports exports, Asked window) {
@@ -71,7 +76,8 @@ final class Pages {
         layout = new LayoutPage(session, conditions::operate);
         tanks = once(() -> new TanksPage(session, exports::gaugeCard));
         vapor = once(() -> new VaporPage(session, item, exports));
-        guide = once(() -> new GuidePage(session, window::missing, window::leaveGuide, exports::guide));
+        guide = once(() -> new GuidePage(session, window::missing, window::walk, window::back, exports::guide));
+        walk = once(() -> new WalkPage(session, window::back));
         all.put(Page.BRIEF, once(() -> new BriefPage(session)));
         all.put(Page.LAYOUT, () -> layout);
         all.put(Page.RUNS, once(() -> new RunsPage(session, exports)));
@@ -114,6 +120,10 @@ final class Pages {
 
     GuidePage guide() {
         return guide.get();
+    }
+
+    WalkPage walk() {
+        return walk.get();
     }
 
     VaporPage vapor() {

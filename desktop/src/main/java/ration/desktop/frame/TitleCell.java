@@ -36,6 +36,7 @@ final class TitleCell extends Button {
     private final Runnable showStart;
     private final Runnable otherColors;
     private final Runnable guide;
+    private final Runnable measure;
     private final Label aircraft = Ui.wrapped("", "aircraft");
     private final Label subtitle = Ui.wrapped("", "soft");
     private final ReadOnlyStringWrapper windowTitle = new ReadOnlyStringWrapper("");
@@ -50,7 +51,8 @@ final class TitleCell extends Button {
             Runnable showTerms,
             Runnable showStart,
             Runnable otherColors,
-            Runnable guide) {
+            Runnable guide,
+            Runnable measure) {
         this.session = session;
         this.dialogs = dialogs;
         this.documents = documents;
@@ -61,6 +63,7 @@ final class TitleCell extends Button {
         this.showStart = showStart;
         this.otherColors = otherColors;
         this.guide = guide;
+        this.measure = measure;
         HBox name = new RowBox(6, aircraft, Ui.label("\u25be", "soft"));
         name.setAlignment(Pos.CENTER_LEFT);
         setId("document-menu");
@@ -189,6 +192,7 @@ final class TitleCell extends Button {
                                 "Ctrl+Shift+L",
                                 otherColors),
                         item("Guide", "menu-guide", "F1", guide),
+                        item("Measure, place by place", "menu-measure", null, measure),
                         item("Keys", "menu-keys", null, showKeys),
                         item("Terms", "menu-terms", null, showTerms),
                         item(

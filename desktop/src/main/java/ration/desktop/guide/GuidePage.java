@@ -54,6 +54,7 @@ public final class GuidePage extends LivePage {
 
     private final Session session;
     private final Consumer<Missing> go;
+    private final Runnable walk;
     private final VBox steps = new ColumnBox(1);
     private final VBox card = new ColumnBox(8);
     private final Label number = Ui.label("", "guide-number");
@@ -80,13 +81,15 @@ public final class GuidePage extends LivePage {
 
     /**
      * @param go told something missing to go to
+     * @param walk measures one place after the other
      * @param leave back to where the guide was asked for
      * @param print writes all steps as PDF
      */
-    public GuidePage(Session session, Consumer<Missing> go, Runnable leave, Runnable print) {
+    public GuidePage(Session session, Consumer<Missing> go, Runnable walk, Runnable leave, Runnable print) {
         super(session, "guide-page", "Guide");
         this.session = session;
         this.go = go;
+        this.walk = walk;
         drawing = session.whileOpen().work("picture of the guide");
         takes.setMinWidth(0);
         HBox head = new RowBox(
@@ -111,7 +114,7 @@ public final class GuidePage extends LivePage {
         term.getStyleClass().add("guide-term");
         term.managedProperty().bind(term.visibleProperty());
         term.setVisible(false);
-        picture.setMinHeight(180);
+        picture.setMinHeight(300);
         picture.getStyleClass().add("guide-picture");
         VBox.setVgrow(picture, Priority.ALWAYS);
         VBox body = new ColumnBox(10, over, text, term, picture, pictured);
@@ -297,6 +300,9 @@ public final class GuidePage extends LivePage {
                 nodes.add(Ui.label("and " + (s.missing().size() - TOLD) + " more", "soft"));
             }
             nodes.add(there);
+        }
+        if (step.part() == Step.Part.MEASURE) {
+            nodes.add(Ui.button("Measure, place by place", "guide-walk", walk));
         }
         decides(nodes);
         card.getChildren().setAll(nodes);

@@ -6,6 +6,7 @@ import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
@@ -79,10 +80,21 @@ final class StayView extends RowBox {
         usable.setId("usable-here");
         stranded.setId("stranded-here");
         contents.setId("contents-here");
-        VBox left = left();
         VBox middle = middle();
         HBox.setHgrow(middle, Priority.ALWAYS);
-        getChildren().addAll(left, Ui.tallRule(), middle, cards);
+        getChildren().addAll(low(left()), Ui.tallRule(), middle, low(cards));
+    }
+
+    /** In a low window it scrolls, and does not push the frame. */
+    private static ScrollPane low(Region content) {
+        ScrollPane scroll = new ScrollPane(content);
+        scroll.setFitToWidth(true);
+        scroll.setFitToHeight(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        scroll.setMinHeight(0);
+        scroll.setMinWidth(Region.USE_PREF_SIZE);
+        return scroll;
     }
 
     private VBox left() {
