@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Stream;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
@@ -16,6 +17,8 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.testfx.framework.junit5.Start;
@@ -60,16 +63,53 @@ class NothingCutWindowTest extends WindowHarness {
             keys(KeyCode.ENTER);
             until(() -> page != Page.FAULTS || session.faults().get() != null);
             until(() -> page != Page.FLIGHT || session.flight().get() != null);
-            robot.interact(() -> {
-                Parent root = node("#rail-layout").getScene().getRoot();
-                root.applyCss();
-                root.layout();
-                Set<String> cut = new LinkedHashSet<>();
-                cut(root, cut);
-                cut.forEach(c -> all.add(page + ": " + c));
-            });
+            cutNow(page.toString(), all);
+        }
+        for (String beside : List.of("guide", "measure")) {
+            menu(beside);
+            cutNow(beside, all);
         }
         assertThat(all).isEmpty();
+    }
+
+    /** At every size of the text nothing is cut either; what takes the focus is scrolled to. */
+    @Test
+    void largerTextCutsNothing() {
+        robot.interact(() -> node("#rail-hangar").requestFocus());
+        keys(KeyCode.ENTER);
+        List<String> all = new ArrayList<>();
+        for (int percent : List.of(125, 150, 175)) {
+            control(KeyCode.EQUALS);
+            until(() -> robot.lookup("#text-size").tryQuery().isPresent()
+                    && session.home().choice("text-size").equals(String.valueOf(percent)));
+            cutNow(percent + " %", all);
+        }
+        assertThat(all).isEmpty();
+        Bounds large = bounds("#rail-variants");
+        robot.interact(() -> node("#rail-variants").requestFocus());
+        keys(KeyCode.UP);
+        until(() -> {
+            Bounds at = bounds("#rail-sign_off");
+            return at.getMaxY() <= node("#rail-layout").getScene().getHeight() && at.getMinY() >= 0;
+        });
+        control(KeyCode.DIGIT0);
+        until(() -> robot.lookup("#text-size").tryQuery().isEmpty());
+        assertThat(bounds("#rail-variants").getHeight()).isCloseTo(large.getHeight() / 1.75, Offset.offset(1.0));
+    }
+
+    private Bounds bounds(String id) {
+        return node(id).localToScene(node(id).getBoundsInLocal());
+    }
+
+    private void cutNow(String where, List<String> all) {
+        robot.interact(() -> {
+            Parent root = node("#rail-layout").getScene().getRoot();
+            root.applyCss();
+            root.layout();
+            Set<String> cut = new LinkedHashSet<>();
+            cut(root, cut);
+            cut.forEach(c -> all.add(where + ": " + c));
+        });
     }
 
     private static void cut(Node node, Set<String> found) {

@@ -12,6 +12,9 @@ import ration.verdict.check.Verdict;
 /** A notch bar in plain marks, for paper; the window draws its own control the same way. */
 public final class NotchMarks {
 
+    /** Of the height, that a bar which holds by little is filled: told from one that holds without its color. */
+    public static final double THIN = 0.5;
+
     private NotchMarks() {}
 
     /** Frame, fill by verdict, notch and triangle. */
@@ -40,11 +43,12 @@ public final class NotchMarks {
             }
             marks.add(new Box(n.x(), n.y(), stop - n.x(), n.height(), 0, Ink.NONE, Pen.of(Ink.RUST, 1)));
         } else if (!none) {
+            double empty = n.verdict() == Verdict.THIN ? n.height() * (1 - THIN) : 0;
             marks.add(new Box(
                     n.x(),
-                    n.y(),
+                    n.y() + empty,
                     Math.max(0, end - n.x()),
-                    n.height(),
+                    n.height() - empty,
                     0,
                     n.verdict() == Verdict.THIN ? Ink.THIN : Ink.HOLDS,
                     Pen.of(Ink.NONE, 0)));
@@ -57,7 +61,7 @@ public final class NotchMarks {
                     List.of(new Spot(notch, n.y() + 1), new Spot(notch, n.y() + n.height() - 1)),
                     false,
                     Ink.NONE,
-                    Pen.of(n.verdict() == Verdict.FAILS ? Ink.INK : Ink.PANEL, 1.4),
+                    Pen.of(n.verdict() == Verdict.HOLDS ? Ink.PANEL : Ink.INK, 1.4),
                     0));
         }
         double half = n.height() < 8 ? 2.5 : 3.5;

@@ -181,15 +181,24 @@ public final class Ui {
         for (Node n = control.getParent(); n != null; n = n.getParent()) {
             if (n instanceof ScrollPane scroll && scroll.getContent() != null && within(control, scroll.getContent())) {
                 Bounds at = scroll.getContent().sceneToLocal(control.localToScene(control.getBoundsInLocal()));
-                double view = scroll.getViewportBounds().getHeight();
-                double hidden = scroll.getContent().getLayoutBounds().getHeight() - view;
-                double top = scroll.getVvalue() * hidden;
-                if (hidden > 0 && at.getHeight() < view && (at.getMinY() < top || at.getMaxY() > top + view)) {
-                    double wanted = at.getMinY() < top ? at.getMinY() - ROOM : at.getMaxY() + ROOM - view;
-                    scroll.setVvalue(Math.max(0, Math.min(1, wanted / hidden)));
-                }
+                Bounds all = scroll.getContent().getLayoutBounds();
+                Bounds view = scroll.getViewportBounds();
+                scroll.setVvalue(
+                        seen(scroll.getVvalue(), at.getMinY(), at.getMaxY(), view.getHeight(), all.getHeight()));
+                scroll.setHvalue(seen(scroll.getHvalue(), at.getMinX(), at.getMaxX(), view.getWidth(), all.getWidth()));
             }
         }
+    }
+
+    /** The value of a scroll bar with which a stretch is in view. */
+    private static double seen(double value, double from, double to, double view, double all) {
+        double hidden = all - view;
+        double first = value * hidden;
+        if (hidden <= 0 || to - from >= view || from >= first && to <= first + view) {
+            return value;
+        }
+        double wanted = from < first ? from - ROOM : to + ROOM - view;
+        return Math.max(0, Math.min(1, wanted / hidden));
     }
 
     private static boolean within(Node inner, Node outer) {

@@ -45,6 +45,7 @@ final class KeysCard extends StackPane {
             "Alt+1 \u2026 Alt+9, Alt+0, Alt+-, Alt+=",
             "the pages, in the order of the rail; Alt+B Build, Alt+S Sign-off, Alt+V Variants"
         },
+        {"Ctrl+= or Ctrl++, Ctrl+-, Ctrl+0", "larger text, smaller, the usual size"},
         {"F1", "the guide: the step of this page, and back"},
         {"?", "this card"}
     };

@@ -70,6 +70,7 @@ public final class MainWindow {
 
     private final OpeningCard openingCard;
     private final Documents documents;
+    private final TextSize textSize;
     private Page page = Page.LAYOUT;
     /** Whether the guide, or measuring, stands where the page would. */
     private boolean guided;
@@ -96,7 +97,8 @@ public final class MainWindow {
                 this::showStart,
                 this::otherColors,
                 this::guide,
-                this::measure);
+                this::measure,
+                this::larger);
         stage.titleProperty().bind(title.windowTitle());
         HBox strip = new RowBox(title, ledger);
         strip.getStyleClass().add("strip");
@@ -115,7 +117,8 @@ public final class MainWindow {
         frame.disableProperty().bind(openingCard.visibleProperty());
         keys.setVisible(false);
         Scene scene = new Scene(root, WIDTH, HEIGHT);
-        scene.getStylesheets().setAll(Tokens.sheets());
+        textSize = new TextSize(scene, root, session.home());
+        textSize.colors();
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, held::released);
         scene.focusOwnerProperty().addListener((o, was, now) -> {
@@ -202,6 +205,15 @@ public final class MainWindow {
         go(Page.LAYOUT);
     }
 
+    /** One size up; after the largest the usual one. */
+    private void larger() {
+        if (textSize.percent() == TextSize.SIZES.get(TextSize.SIZES.size() - 1)) {
+            textSize.usual();
+        } else {
+            textSize.larger();
+        }
+    }
+
     private static final String COLORS = "colors";
     private static final String NIGHT = "night";
 
@@ -211,7 +223,7 @@ public final class MainWindow {
             Tokens.Scheme other = Tokens.scheme() == Tokens.Scheme.DAY ? Tokens.Scheme.NIGHT : Tokens.Scheme.DAY;
             Tokens.use(other);
             session.home().keepChoice(COLORS, other == Tokens.Scheme.NIGHT ? NIGHT : "day");
-            stage.getScene().getStylesheets().setAll(Tokens.sheets());
+            textSize.colors();
             Page was = page;
             session.showAnew();
             rail.drawAnew();
@@ -522,6 +534,14 @@ public final class MainWindow {
             action = documents::askOpen;
         } else if (combination(e, KeyCode.N, false)) {
             action = documents::startNew;
+        } else if (combination(e, KeyCode.EQUALS, false)
+                || combination(e, KeyCode.PLUS, false)
+                || combination(e, KeyCode.ADD, false)) {
+            action = textSize::larger;
+        } else if (combination(e, KeyCode.MINUS, false) || combination(e, KeyCode.SUBTRACT, false)) {
+            action = textSize::smaller;
+        } else if (combination(e, KeyCode.DIGIT0, false) || combination(e, KeyCode.NUMPAD0, false)) {
+            action = textSize::usual;
         } else if (combination(e, KeyCode.DIGIT1, false)) {
             action = this::showGoverning;
         } else if (combination(e, KeyCode.DIGIT2, false)) {

@@ -37,6 +37,7 @@ final class TitleCell extends Button {
     private final Runnable otherColors;
     private final Runnable guide;
     private final Runnable measure;
+    private final Runnable larger;
     private final Label aircraft = Ui.wrapped("", "aircraft");
     private final Label subtitle = Ui.wrapped("", "soft");
     private final ReadOnlyStringWrapper windowTitle = new ReadOnlyStringWrapper("");
@@ -52,7 +53,8 @@ final class TitleCell extends Button {
             Runnable showStart,
             Runnable otherColors,
             Runnable guide,
-            Runnable measure) {
+            Runnable measure,
+            Runnable larger) {
         this.session = session;
         this.dialogs = dialogs;
         this.documents = documents;
@@ -64,6 +66,7 @@ final class TitleCell extends Button {
         this.otherColors = otherColors;
         this.guide = guide;
         this.measure = measure;
+        this.larger = larger;
         HBox name = new RowBox(6, aircraft, Ui.label("\u25be", "soft"));
         name.setAlignment(Pos.CENTER_LEFT);
         setId("document-menu");
@@ -191,6 +194,7 @@ final class TitleCell extends Button {
                                 "menu-colors",
                                 "Ctrl+Shift+L",
                                 otherColors),
+                        item("Larger text, 100 to 175%", "menu-text-size", "Ctrl+=", larger),
                         item("Guide", "menu-guide", "F1", guide),
                         item("Measure, place by place", "menu-measure", null, measure),
                         item("Keys", "menu-keys", null, showKeys),

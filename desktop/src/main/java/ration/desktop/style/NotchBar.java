@@ -7,11 +7,12 @@ import javafx.scene.shape.Line;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
 import ration.publish.drawing.Ink;
+import ration.publish.drawing.NotchMarks;
 import ration.verdict.check.Verdict;
 
 /**
- * Result over need on a scale from 0 to 1.5; the notch, always at two thirds, is the need. Holds is solid, Thin lighter
- * with a tick, Fails hatched and short of the notch, Not shown dotted.
+ * Result over need on a scale from 0 to 1.5; the notch, always at two thirds, is the need. Holds is solid, Thin half as
+ * high with a tick, Fails hatched and short of the notch, Not shown dotted.
  */
 public final class NotchBar extends Pane {
 
@@ -50,7 +51,7 @@ public final class NotchBar extends Pane {
             case FAILS -> hatch(Math.max(LEAST_HATCH * length, Math.min(end, notch - SHORT_GAP)));
             default -> fill(end, verdict);
         }
-        boolean solid = verdict == Verdict.HOLDS || verdict == Verdict.THIN;
+        boolean solid = verdict == Verdict.HOLDS;
         Color mark = verdict == Verdict.NOT_SHOWN ? Tokens.color(Ink.SOFT) : ink;
         if (verdict != Verdict.NOT_SHOWN) {
             Line line = new Line(notch, ABOVE + 1, notch, ABOVE + height - 1);
@@ -67,7 +68,8 @@ public final class NotchBar extends Pane {
     }
 
     private void fill(double end, Verdict verdict) {
-        Rectangle bar = new Rectangle(0, ABOVE, end, height);
+        double empty = verdict == Verdict.THIN ? height * (1 - NotchMarks.THIN) : 0;
+        Rectangle bar = new Rectangle(0, ABOVE + empty, end, height - empty);
         bar.setFill(Tokens.color(verdict == Verdict.THIN ? Ink.THIN : Ink.HOLDS));
         getChildren().add(bar);
         if (verdict == Verdict.THIN) {
