@@ -25,18 +25,24 @@ import ration.record.project.Project;
 import ration.verdict.check.Verdict;
 
 /**
- * A blank card for each test that is asked for and not yet shown, half a letter page each, black and greys: steps with
- * boxes for what is read, each caution before the step it guards, what is asked and what is computed, signatures. A
- * card closes nothing by itself.
+ * A blank card for each test that is asked for and not yet shown, on one page each, half a letter page or as high as it
+ * needs, black and greys: steps with boxes for what is read, each caution before the step it guards, what is asked and
+ * what is computed, signatures. A card closes nothing by itself.
  */
 public final class TestCards {
 
     private static final double WIDTH = 612;
-    private static final double HEIGHT = 396;
+    /** Half a letter page. */
+    private static final double LEAST = 396;
+
+    private static final double MOST = 792;
     private static final double EDGE = 24;
     private static final double LEFT = 196;
     private static final double STEPS = EDGE + LEFT + 16;
-    private static final double FOOT = HEIGHT - 66;
+    /** Where signatures stand, over the end of the page. */
+    private static final double FOOT = 66;
+
+    private static final double TOP = EDGE + 42;
     private static final double BOX = 20;
 
     private final PdfSheet pdf;
@@ -44,6 +50,7 @@ public final class TestCards {
     private final Project project;
     private final UnitSystem units;
     private final String mark;
+    private double high = LEAST;
     private double y;
 
     private TestCards(PdfSheet pdf, Assessment assessment, UnitSystem units) {
@@ -59,7 +66,7 @@ public final class TestCards {
         List<TestProgram.Proof> left = a.program().tests().stream()
                 .filter(p -> p.wanted().asked() && (!p.counts() || p.verdict() == Verdict.NOT_SHOWN))
                 .toList();
-        try (PdfSheet pdf = new PdfSheet("Test cards, " + a.project().name(), WIDTH, HEIGHT, true)) {
+        try (PdfSheet pdf = new PdfSheet("Test cards, " + a.project().name(), WIDTH, LEAST, true)) {
             TestCards cards = new TestCards(pdf, a, units);
             for (int i = 0; i < left.size(); i++) {
                 cards.card(left.get(i), i + 1, left.size());
@@ -69,21 +76,22 @@ public final class TestCards {
     }
 
     private void card(TestProgram.Proof p, int n, int all) throws IOException {
-        head(p, n);
-        column(p);
-        y = EDGE + 42;
         Wanted w = p.wanted();
         List<Procedure.Step> steps = steps(w);
+        high = high(w, steps);
+        head(p, n);
+        column(p);
+        y = TOP;
         Set<String> guarded = new HashSet<>();
         int number = 0;
         for (Procedure.Step s : steps) {
             if (s.asks() == Procedure.Asks.WHO || s.asks() == Procedure.Asks.RESULT) {
                 continue;
             }
-            if (y + tall(w, s, guarded) > FOOT - 4) {
+            if (y + tall(w, s, guarded) > high - FOOT - 4) {
                 foot(n, all);
                 head(p, n);
-                y = EDGE + 42;
+                y = TOP;
             }
             if (!s.caution().isEmpty() && guarded.add(s.caution())) {
                 caution(s.caution());
@@ -92,6 +100,19 @@ public final class TestCards {
             step(w, s, number);
         }
         foot(n, all);
+    }
+
+    /** As high as all steps take, half a page at least and a page at most. */
+    private double high(Wanted w, List<Procedure.Step> steps) throws IOException {
+        double sum = 0;
+        Set<String> guarded = new HashSet<>();
+        for (Procedure.Step s : steps) {
+            if (s.asks() != Procedure.Asks.WHO && s.asks() != Procedure.Asks.RESULT) {
+                sum += tall(w, s, guarded);
+                guarded.add(s.caution());
+            }
+        }
+        return Math.max(LEAST, Math.min(MOST, TOP + sum + FOOT + 8));
     }
 
     /** What a step takes, its caution with it. */
@@ -141,7 +162,7 @@ public final class TestCards {
     }
 
     private void head(TestProgram.Proof p, int n) throws IOException {
-        pdf.newPage();
+        pdf.newPage(high);
         if (pdf.pages() == 1 || n > 0) {
             pdf.bookmark(p.wanted().name());
         }
@@ -177,10 +198,33 @@ public final class TestCards {
                                     : "Computed " + predicted + ". If far off, suspect the measurement first."),
                     at);
         }
+        String set = condition(p.wanted(), needs);
+        if (!set.isEmpty()) {
+            at = words("Set up", set, at);
+        }
         if (p.wanted().kind() == TestKind.FLOW || p.wanted().kind() == TestKind.PUMP_FLOW) {
             at = strip(p, at);
         }
         words("Equipment", ready(p.wanted().kind()), at);
+    }
+
+    /** The attitude it is done in where that is another for each aircraft, and how long the can may take. */
+    private String condition(Wanted w, String needs) {
+        if (w.kind() == TestKind.DRAIN) {
+            return assessment
+                    .tank(w.subject())
+                    .map(t -> t.predicted().attitude().label() + ": most stays there, computed. Shut off all others.")
+                    .orElse("");
+        }
+        boolean flow = w.kind() == TestKind.FLOW || w.kind() == TestKind.PUMP_FLOW;
+        String least = needs.replaceAll("[^0-9.].*", "");
+        if (!flow || least.isEmpty()) {
+            return "";
+        }
+        boolean us = units == UnitSystem.US;
+        double seconds = (us ? 0.25 : 1) / Double.parseDouble(least) * 3600;
+        return (us ? "One quart" : "One liter") + " in " + UnitSystem.figure(Math.floor(seconds), 0)
+                + " s or less shows it.";
     }
 
     private double words(String title, String text, double at) throws IOException {
@@ -350,7 +394,7 @@ public final class TestCards {
     }
 
     private void foot(int n, int all) throws IOException {
-        double top = FOOT;
+        double top = high - FOOT;
         pdf.line(EDGE, top, WIDTH - EDGE, top, 0.8, Ink.INK);
         double x = EDGE;
         String[] labels = {
@@ -364,13 +408,13 @@ public final class TestCards {
         }
         pdf.text(
                 EDGE,
-                HEIGHT - 16,
+                high - 16,
                 "This card is a worksheet, not a record: enter the results, with the witness's name. It"
                         + " approves nothing; the inspector decides.",
                 7.5,
                 false,
                 Ink.INK);
         String count = "card " + n + " of " + all;
-        pdf.text(WIDTH - EDGE - pdf.width(count, 7.5, true), HEIGHT - 16, count, 7.5, true, Ink.INK);
+        pdf.text(WIDTH - EDGE - pdf.width(count, 7.5, true), high - 16, count, 7.5, true, Ink.INK);
     }
 }

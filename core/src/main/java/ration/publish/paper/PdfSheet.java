@@ -43,7 +43,9 @@ public final class PdfSheet implements Closeable {
 
     private final PDDocument document = new PDDocument();
     private final double width;
-    private final double height;
+    /** Of the page that is drawn on. */
+    private double height;
+
     private final boolean grey;
     private final PDFont regular;
     private final PDFont bold;
@@ -73,6 +75,12 @@ public final class PdfSheet implements Closeable {
         }
     }
 
+    /** Begins a page of another height, points; the next ones are as high. */
+    public void newPage(double high) throws IOException {
+        height = high;
+        newPage();
+    }
+
     /** Begins a page; what is drawn next goes on it. */
     public void newPage() throws IOException {
         if (page != null) {
@@ -100,6 +108,7 @@ public final class PdfSheet implements Closeable {
         if (page != null) {
             page.close();
         }
+        height = document.getPage(number).getMediaBox().getHeight();
         page = new PDPageContentStream(
                 document, document.getPage(number), PDPageContentStream.AppendMode.APPEND, true, true);
     }

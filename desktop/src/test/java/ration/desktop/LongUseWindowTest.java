@@ -1,0 +1,108 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.util.Locale;
+import java.util.Random;
+import javafx.scene.control.ButtonBase;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestReporter;
+import org.testfx.framework.junit5.Start;
+import ration.aircraft.model.Run;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Unit;
+import ration.base.quantity.UnitSystem;
+import ration.desktop.frame.Page;
+import ration.record.file.ProjectFile;
+import ration.record.project.Edit;
+import ration.record.project.Project;
+
+/**
+ * A day at the program: edits, undo and redo, pages, units, other documents, one after the other. What it holds after a
+ * quarter of them it holds at the end: memory, threads, open files. Forty in the build, 2,000 in the long one.
+ */
+class LongUseWindowTest extends WindowHarness {
+
+    private static final int EDITS = Integer.getInteger("ration.edits", Boolean.getBoolean("ration.deep") ? 2000 : 40);
+    /** More than that held at the end is a leak, bytes. */
+    private static final long GROWN = 60L << 20;
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    private record Held(long bytes, int threads, long files, double secondsEach) {}
+
+    @Test
+    void nothingIsHeldThatIsNotShown(TestReporter reporter) throws Exception {
+        Project[] documents = {
+            ProjectFile.demo("corrie-b1"), ProjectFile.demo("brindle-a2"), ProjectFile.demo("tansy-l3")
+        };
+        Random random = new Random(11);
+        Held quarter = null;
+        long begun = System.nanoTime();
+        int since = 0;
+        for (int n = 0; n < EDITS; n++) {
+            step(random, documents, n);
+            since++;
+            if (n == EDITS / 4) {
+                quarter = held(begun, since);
+                reporter.publishEntry("after a quarter", quarter.toString());
+                begun = System.nanoTime();
+                since = 0;
+            }
+        }
+        Held end = held(begun, since);
+        reporter.publishEntry("at the end", end.toString());
+        assertThat(end.bytes()).as("memory").isLessThan(quarter.bytes() + GROWN);
+        assertThat(end.threads()).as("threads").isLessThanOrEqualTo(quarter.threads() + 4);
+        assertThat(end.files()).as("open files").isLessThanOrEqualTo(quarter.files() + 4);
+    }
+
+    private void step(Random random, Project[] documents, int n) {
+        if (n % 20 == 0) {
+            robot.interact(() -> session.show(documents[n / 20 % documents.length], null));
+        } else if (n % 7 == 0) {
+            robot.interact(session::undo);
+        } else if (n % 11 == 0) {
+            robot.interact(session::redo);
+        } else if (n % 13 == 0) {
+            robot.interact(() -> session.units()
+                    .set(session.units().get() == UnitSystem.US ? UnitSystem.METRIC : UnitSystem.US));
+        } else {
+            robot.interact(() -> session.apply(longer(random)));
+        }
+        Page page = Page.values()[random.nextInt(Page.values().length)];
+        robot.interact(() -> ((ButtonBase) node("#rail-" + page.name().toLowerCase(Locale.ROOT))).fire());
+        until(() -> session.shown().get().project() == session.project());
+    }
+
+    private static Edit longer(Random random) {
+        double inches = 5 + random.nextInt(80);
+        int which = random.nextInt(100);
+        return Edit.of("Set a length", p -> {
+            Run run = p.system().runs().get(which % p.system().runs().size());
+            return p.with(p.system().replace(run.withLength(Measured.of(inches, Unit.INCH, "tape"))));
+        });
+    }
+
+    private Held held(long begun, int steps) {
+        double each = (System.nanoTime() - begun) / 1e9 / Math.max(1, steps);
+        robot.interact(() -> {});
+        long least = Long.MAX_VALUE;
+        for (int i = 0; i < 3; i++) {
+            System.gc();
+            Runtime r = Runtime.getRuntime();
+            least = Math.min(least, r.totalMemory() - r.freeMemory());
+        }
+        long files = ManagementFactory.getOperatingSystemMXBean()
+                        instanceof com.sun.management.UnixOperatingSystemMXBean unix
+                ? unix.getOpenFileDescriptorCount()
+                : 0;
+        return new Held(least, Thread.activeCount(), files, each);
+    }
+}
