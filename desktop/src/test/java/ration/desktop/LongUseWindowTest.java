@@ -4,8 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
+import java.lang.ref.WeakReference;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -21,14 +25,16 @@ import ration.record.project.Edit;
 import ration.record.project.Project;
 
 /**
- * A day at the program: edits, undo and redo, pages, units, other documents, one after the other. What it holds after a
- * quarter of them it holds at the end: memory, threads, open files. Forty in the build, 2,000 in the long one.
+ * A day at the program: edits, undo and redo, pages, units, other documents, one after the other. At the end it holds
+ * what it held after a quarter of them, threads and open files, and no page of a document that was closed. Memory and
+ * the time an edit takes are told, not held to a figure: the software renderer of a display without one pools pictures.
+ * Forty edits in the build, 2,000 in the long one.
  */
 class LongUseWindowTest extends WindowHarness {
 
     private static final int EDITS = Integer.getInteger("ration.edits", Boolean.getBoolean("ration.deep") ? 2000 : 40);
-    /** More than that held at the end is a leak, bytes. */
-    private static final long GROWN = 60L << 20;
+    /** Drawings of documents, those that were closed too. */
+    private final List<WeakReference<Node>> drawings = new ArrayList<>();
 
     @Start
     void start(Stage stage) throws IOException {
@@ -58,7 +64,9 @@ class LongUseWindowTest extends WindowHarness {
         }
         Held end = held(begun, since);
         reporter.publishEntry("at the end", end.toString());
-        assertThat(end.bytes()).as("memory").isLessThan(quarter.bytes() + GROWN);
+        assertThat(drawings.stream().filter(d -> d.get() != null))
+                .as("drawings still held, of " + drawings.size())
+                .hasSizeLessThanOrEqualTo(2);
         assertThat(end.threads()).as("threads").isLessThanOrEqualTo(quarter.threads() + 4);
         assertThat(end.files()).as("open files").isLessThanOrEqualTo(quarter.files() + 4);
     }
@@ -66,13 +74,14 @@ class LongUseWindowTest extends WindowHarness {
     private void step(Random random, Project[] documents, int n) {
         if (n % 20 == 0) {
             robot.interact(() -> session.show(documents[n / 20 % documents.length], null));
+            drawings.add(new WeakReference<>(node("#schematic")));
         } else if (n % 7 == 0) {
             robot.interact(session::undo);
         } else if (n % 11 == 0) {
             robot.interact(session::redo);
         } else if (n % 13 == 0) {
-            robot.interact(() -> session.units()
-                    .set(session.units().get() == UnitSystem.US ? UnitSystem.METRIC : UnitSystem.US));
+            robot.interact(() ->
+                    session.units().set(session.units().get() == UnitSystem.US ? UnitSystem.METRIC : UnitSystem.US));
         } else {
             robot.interact(() -> session.apply(longer(random)));
         }

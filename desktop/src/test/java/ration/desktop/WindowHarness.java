@@ -7,6 +7,7 @@ import java.awt.print.PrinterJob;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.lang.reflect.Field;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
@@ -30,8 +31,11 @@ import javax.print.StreamPrintServiceFactory;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxToolkit;
+import org.testfx.api.FxToolkitContext;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.service.query.EmptyNodeQueryException;
+import org.testfx.service.support.FiredEvents;
 import org.testfx.util.WaitForAsyncUtils;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.frame.FileDialogs;
@@ -121,6 +125,7 @@ abstract class WindowHarness {
      * kept, which is half of what a test costs.
      */
     void begin(Stage stage) throws IOException {
+        keepNoEvents();
         Solves.watch(this::offence);
         if (shared == null || shared.stage() != stage) {
             Path own = Files.createTempDirectory("ration-test");
@@ -143,6 +148,23 @@ abstract class WindowHarness {
         stage.setHeight(800);
         stage.setX(20);
         stage.setY(20);
+    }
+
+    /**
+     * The toolkit of the tests keeps every event of a test, and with each the page it went to: it has no way to say no.
+     */
+    private static void keepNoEvents() {
+        try {
+            Field kept = FxToolkitContext.class.getDeclaredField("firedEvents");
+            kept.setAccessible(true);
+            FiredEvents events = (FiredEvents) kept.get(FxToolkit.toolkitContext());
+            if (events != null) {
+                events.stopStoringFiredEvents();
+                events.clearEvents();
+            }
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static final String HOME = "home";

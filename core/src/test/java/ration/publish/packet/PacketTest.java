@@ -179,17 +179,22 @@ class PacketTest {
         }
     }
 
-    /** Told against the document of the packet before: mark against mark, what was changed, which test ended. */
-    @Test
-    void whatChangedSinceTheLastPacketIsTold() throws IOException {
-        Project corrie = Systems.corrie();
-        Project moved = corrie.with(corrie.system()
+    /** With the outlet of its upper tank a quarter inch higher. */
+    private static Project moved(Project corrie) {
+        return corrie.with(corrie.system()
                 .change(
                         "upper",
                         Tank.class,
                         t -> t.withOutlets(t.outlets().stream()
                                 .map(o -> o.at(o.place().raised(Unit.INCH.toSi(0.25))))
                                 .toList())));
+    }
+
+    /** Told against the document of the packet before: mark against mark, what was changed, which test ended. */
+    @Test
+    void whatChangedSinceTheLastPacketIsTold() throws IOException {
+        Project corrie = Systems.corrie();
+        Project moved = moved(corrie);
         byte[] pdf = Packet.of(
                         Assessment.of(moved),
                         Packet.Paper.A4,
@@ -211,13 +216,7 @@ class PacketTest {
     @Test
     void whatIsStaleSaysItsCause() throws IOException {
         Project corrie = Systems.corrie();
-        Project moved = corrie.with(corrie.system()
-                .change(
-                        "upper",
-                        Tank.class,
-                        t -> t.withOutlets(t.outlets().stream()
-                                .map(o -> o.at(o.place().raised(Unit.INCH.toSi(0.25))))
-                                .toList())));
+        Project moved = moved(corrie);
         byte[] sheets = packet(corrie, Packet.Paper.A4, UnitSystem.METRIC);
         String before = String.join(" ", pages(sheets));
         String after = String.join(" ", pages(packet(moved, Packet.Paper.A4, UnitSystem.METRIC)));
