@@ -181,7 +181,10 @@ final class Dossier {
             case FLOW, ELECTRICAL -> FlowSheet.KEY;
             case VAPOR -> VaporSheet.KEY;
             case RUNS -> LinesSheet.KEY;
-            case TANKS, AIR -> assessment.tank(f.item()).isPresent() ? TankSheet.key(f.item()) : LinesSheet.KEY;
+            case TANKS, AIR ->
+                system().tanks().stream().anyMatch(t -> t.id().equals(f.item()))
+                        ? TankSheet.key(f.item())
+                        : LinesSheet.KEY;
             case HANGAR, LAYOUT -> ComplianceSheet.KEY;
         };
     }

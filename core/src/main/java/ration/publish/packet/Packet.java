@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import ration.aircraft.model.Tank;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.TankAnswer;
 import ration.answer.fault.FaultAnswer;
@@ -97,8 +98,12 @@ public final class Packet {
         List<Pages.Part> all = new ArrayList<>();
         all.add(new CoverSheet(pages, d)::write);
         all.add(new DrawingSheet(pages, d)::write);
-        for (TankAnswer t : d.assessment().tanks()) {
-            all.add(new TankSheet(pages, d, t)::write);
+        for (Tank t : d.system().tanks()) {
+            Optional<TankAnswer> answer = d.assessment().tank(t.id());
+            all.add(
+                    answer.isPresent()
+                            ? new TankSheet(pages, d, answer.get())::write
+                            : () -> TankSheet.unanswered(pages, d, t));
         }
         all.add(new GaugeSheet(pages, d)::write);
         all.add(new LinesSheet(pages, d)::write);

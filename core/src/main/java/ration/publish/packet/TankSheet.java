@@ -19,6 +19,7 @@ import ration.publish.drawing.StrandedPicture;
 import ration.publish.paper.Column;
 import ration.publish.paper.Pages;
 import ration.verdict.check.Check;
+import ration.verdict.check.Verdict;
 
 /** One tank: its shape and places, what is asked of it, what stays in it. */
 final class TankSheet {
@@ -60,6 +61,15 @@ final class TankSheet {
         ComplianceSheet.brief(pages, asked);
     }
 
+    /** A tank whose shape does not close: its figures stand there all the same, and nothing is said to hold of it. */
+    static void unanswered(Pages pages, Dossier d, Tank tank) throws IOException {
+        pages.page(key(tank.id()), tank.name(), Optional.of(Verdict.NOT_SHOWN), "no answer: its shape does not close");
+        pages.warning("Not shown.", "Nothing is computed of this tank, nor of what it feeds, until its shape closes.");
+        places(pages, d, tank);
+        pages.section("Requirements on this tank", "");
+        ComplianceSheet.brief(pages, d.requirements(r -> r.finding().item().equals(tank.id())));
+    }
+
     private void shape() throws IOException {
         pages.picture(ShapeViews.draw(tank, null, d.units(), 380, 270));
         if (!tank.outlets().isEmpty()) {
@@ -68,12 +78,16 @@ final class TankSheet {
     }
 
     private void places() throws IOException {
+        places(pages, d, tank);
+    }
+
+    private static void places(Pages pages, Dossier d, Tank tank) throws IOException {
         pages.table(
                 List.of(
                         Column.strong("Place", Placed::name),
-                        Column.figure("FS", p -> figure(p.along())),
-                        Column.figure("BL", p -> figure(p.across())),
-                        Column.figure("WL", p -> figure(p.up())),
+                        Column.figure("FS", p -> figure(d, p.along())),
+                        Column.figure("BL", p -> figure(d, p.across())),
+                        Column.figure("WL", p -> figure(d, p.up())),
                         Column.text("By", Placed::by)),
                 Placed.of(tank));
         pages.note("Places in " + d.lengthUnit() + ", as measured.");
@@ -83,7 +97,7 @@ final class TankSheet {
         EvidenceSheet.figures(pages, tank, rest);
     }
 
-    private String figure(double m) {
+    private static String figure(Dossier d, double m) {
         return Double.isNaN(m) ? "" : d.length(m);
     }
 

@@ -25,11 +25,13 @@ import org.verapdf.pdfa.flavours.PDFAFlavour;
 import org.verapdf.pdfa.results.ValidationResult;
 import ration.Samples;
 import ration.Systems;
+import ration.aircraft.model.FieldSheet;
 import ration.aircraft.model.Tank;
 import ration.answer.assess.Assessment;
 import ration.answer.fault.FaultAnswer;
 import ration.answer.fault.FaultSearch;
 import ration.answer.fault.HiddenSearch;
+import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
 import ration.base.task.Task;
@@ -251,6 +253,18 @@ class PacketTest {
                 .isEqualTo(Systems.corrie().system().tanks().size());
         assertThat(pages.stream().filter(t -> t.contains("Gauge bottom")).count())
                 .isEqualTo(Systems.corrie().system().tanks().size());
+    }
+
+    /** A tank that does not close keeps its page: its figures, and Not shown. */
+    @Test
+    void aTankWithoutAnAnswerDoesNotDropOut() throws IOException {
+        Project corrie = Systems.corrie();
+        Project torn = corrie.with(corrie.system().change("upper", Tank.class, t -> (Tank)
+                FieldSheet.of(t, "wells[0].length").orElseThrow().with().apply(t, Measured.of(0, Unit.INCH, "tape"))));
+        assertThat(Assessment.of(torn).tank("upper")).isEmpty();
+        List<String> pages = pages(packet(torn, Packet.Paper.LETTER, UnitSystem.US));
+        assertThat(pages).anySatisfy(t -> assertThat(t)
+                .contains("Upper tank", "its shape does not close", "Not shown", "Filler neck"));
     }
 
     @Test
