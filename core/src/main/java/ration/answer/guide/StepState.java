@@ -211,7 +211,7 @@ public record StepState(Step step, int done, int all, String words, List<Missing
                 missing.add(new Missing(e.title() + ": " + e.verdict().word(), e.detail(), Where.FLOW, ""));
             }
         }
-        return of(Step.GOVERNS, a.project().system().items().isEmpty() ? 0 : entries.size(), "figures hold", missing);
+        return of(Step.GOVERNS, a.project().system().items().isEmpty() ? 0 : entries.size(), "figures met", missing);
     }
 
     private static StepState change(Project p) {

@@ -222,7 +222,8 @@ public final class TestCards {
             return "";
         }
         boolean us = units == UnitSystem.US;
-        double seconds = (us ? 0.25 : 1) / Double.parseDouble(least) * 3600;
+        double seconds = units.unit(Dimension.VOLUME).toSi(us ? 0.25 : 1)
+                / units.unit(Dimension.FLOW).toSi(Double.parseDouble(least));
         return (us ? "One quart" : "One liter") + " in " + UnitSystem.figure(Math.floor(seconds), 0)
                 + " s or less shows it.";
     }

@@ -41,7 +41,7 @@ final class MaintenanceSheet {
         if (all.isEmpty()) {
             pages.text("No tracked parts entered.", 8.5, false);
         } else {
-            pages.section("Tracked parts", "most urgent first; bar: life used");
+            pages.section("Tracked parts", "most urgent first; bar: life left");
             pages.table(
                     List.of(
                             Column.cell(
