@@ -169,7 +169,8 @@ class CalibrationTest {
         int right = 0;
         int found = 0;
         int all = 0;
-        for (String demo : DEMOS) {
+        // the largest has twenty times the causes: in the long one only
+        for (String demo : DEMOS.subList(0, Samples.of(2, DEMOS.size()))) {
             Score s = run(demo, Samples.of(5, 60), 2026);
             // so few of one aircraft say little: all of them are held to it, and each where there are many
             assertThat(100 * s.found / s.all).as(demo + ": " + s).isGreaterThanOrEqualTo(Samples.of(60, 80));
