@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ration.base.geometry.Point3;
 
@@ -25,16 +26,17 @@ public final class FuelSystem {
     private final List<Tank> tanks;
     private final Optional<EngineInlet> inlet;
     private final Map<String, Double> shifts;
+    private final Set<PortRef> capped;
     /** Where every port is, once it was asked for; two threads that ask at once find the same. */
     private volatile Map<PortRef, Point3> points;
 
     private final Map<Class<?>, Object> derived = new java.util.concurrent.ConcurrentHashMap<>();
 
     public FuelSystem(List<Item> items, Optional<Firewall> firewall) {
-        this(items, firewall, Map.of());
+        this(items, firewall, Map.of(), Set.of());
     }
 
-    private FuelSystem(List<Item> items, Optional<Firewall> firewall, Map<String, Double> shifts) {
+    private FuelSystem(List<Item> items, Optional<Firewall> firewall, Map<String, Double> shifts, Set<PortRef> capped) {
         this.items = List.copyOf(items);
         this.firewall = firewall;
         this.shifts = Map.copyOf(shifts);
@@ -46,6 +48,12 @@ public final class FuelSystem {
         });
         this.tanks = all(Tank.class).toList();
         this.inlet = all(EngineInlet.class).findFirst();
+        // a cap goes with its port, and where a line is joined there is none
+        this.capped = capped.stream()
+                .filter(p -> !byPort.containsKey(p))
+                .filter(p ->
+                        item(p.item()).filter(i -> i.ports().contains(p.port())).isPresent())
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     public List<Item> items() {
@@ -61,12 +69,13 @@ public final class FuelSystem {
         return other instanceof FuelSystem s
                 && items.equals(s.items)
                 && firewall.equals(s.firewall)
-                && shifts.equals(s.shifts);
+                && shifts.equals(s.shifts)
+                && capped.equals(s.capped);
     }
 
     @Override
     public int hashCode() {
-        return java.util.Objects.hash(items, firewall, shifts);
+        return java.util.Objects.hash(items, firewall, shifts, capped);
     }
 
     @Override
@@ -162,9 +171,32 @@ public final class FuelSystem {
         return !item.id().isBlank() && !port.isBlank();
     }
 
-    /** Ports that no run reaches. */
+    /** Ports that a cap or a plug closes, in the order of the items; no run reaches them. */
+    public List<PortRef> cappedPorts() {
+        return capped.isEmpty()
+                ? List.of()
+                : items.stream()
+                        .flatMap(i -> i.ports().stream()
+                                .filter(port -> called(i, port))
+                                .map(port -> new PortRef(i.id(), port)))
+                        .filter(capped::contains)
+                        .toList();
+    }
+
+    /** With a cap or plug on an open port, or without it; the same system where there is no such port or a run is. */
+    public FuelSystem capped(PortRef port, boolean closed) {
+        Set<PortRef> all = new HashSet<>(capped);
+        if (closed) {
+            all.add(port);
+        } else {
+            all.remove(port);
+        }
+        return new FuelSystem(items, firewall, shifts, all);
+    }
+
+    /** Ports that no run reaches and nothing closes. */
     public List<PortRef> openPorts() {
-        Set<PortRef> taken = new HashSet<>();
+        Set<PortRef> taken = new HashSet<>(capped);
         for (Run run : runs()) {
             taken.add(run.from());
             taken.add(run.to());
@@ -187,17 +219,18 @@ public final class FuelSystem {
                         .map(i -> i.id().equals(changed.id()) ? changed : i)
                         .toList(),
                 firewall,
-                shifts);
+                shifts,
+                capped);
     }
 
     /** The same items behind another wall, or none. */
     public FuelSystem with(Optional<Firewall> other) {
-        return new FuelSystem(items, other, shifts);
+        return new FuelSystem(items, other, shifts, capped);
     }
 
     /** The same with these items. */
     public FuelSystem withItems(List<Item> others) {
-        return new FuelSystem(others, firewall, shifts);
+        return new FuelSystem(others, firewall, shifts, capped);
     }
 
     /**
@@ -220,7 +253,7 @@ public final class FuelSystem {
         } else {
             all.put(id, held);
         }
-        return new FuelSystem(items, firewall, all);
+        return new FuelSystem(items, firewall, all, capped);
     }
 
     public static final double MOST_SHIFT = 0.8;
@@ -237,14 +270,14 @@ public final class FuelSystem {
     public FuelSystem plus(Item... added) {
         List<Item> all = new ArrayList<>(items);
         all.addAll(List.of(added));
-        return new FuelSystem(all, firewall, shifts);
+        return new FuelSystem(all, firewall, shifts, capped);
     }
 
     public FuelSystem minus(String... ids) {
         Set<String> gone = Set.of(ids);
         Map<String, Double> left = new java.util.HashMap<>(shifts);
         left.keySet().removeAll(gone);
-        return new FuelSystem(items.stream().filter(i -> !gone.contains(i.id())).toList(), firewall, left);
+        return new FuelSystem(items.stream().filter(i -> !gone.contains(i.id())).toList(), firewall, left, capped);
     }
 
     /** An id not yet taken, made from a kind: strainer, strainer-2. */

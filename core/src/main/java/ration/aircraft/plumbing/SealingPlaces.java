@@ -31,7 +31,8 @@ public final class SealingPlaces {
         CAP("Filler cap"),
         SENDER_PLATE("Sender plate"),
         ACCESS_PLATE("Access plate"),
-        SIGHT_TUBE("Sight tube end");
+        SIGHT_TUBE("Sight tube end"),
+        PORT_CAP("Cap or plug");
 
         private final String label;
 
@@ -63,6 +64,7 @@ public final class SealingPlaces {
             end(system, r, "end", r.to(), all);
         }
         system.items().forEach(i -> all.addAll(i.as(new Of())));
+        system.cappedPorts().forEach(port -> capped(system, port, all));
         return all;
     }
 
@@ -73,6 +75,17 @@ public final class SealingPlaces {
                         r.name() + " at " + Portname.text(system, port),
                         r.id(),
                         Kind.LINE_END,
+                        p,
+                        Optional.of(port))));
+    }
+
+    private static void capped(FuelSystem system, PortRef port, List<Place> all) {
+        system.point(port)
+                .ifPresent(p -> all.add(new Place(
+                        port.toString(),
+                        Kind.PORT_CAP.label() + ", " + Portname.text(system, port),
+                        port.item(),
+                        Kind.PORT_CAP,
                         p,
                         Optional.of(port))));
     }

@@ -73,6 +73,14 @@ public final class ShoppingList {
                 new Line(what, feet(sum[0] * (1 + WASTE)), String.join(", ", uses.get(what)) + "; +10% for waste")));
         count(list, fittings, "on the lines");
         count(list, adapters, "between lines and ports");
+        if (!system.cappedPorts().isEmpty()) {
+            list.add(new Line(
+                    "Cap or plug",
+                    system.cappedPorts().size() + " pcs",
+                    system.cappedPorts().stream()
+                            .map(p -> Portname.text(system, p))
+                            .collect(java.util.stream.Collectors.joining(", "))));
+        }
         count(list, clamps, "by the spacing entered, else the table's");
         if (sleeve > 0) {
             list.add(new Line("Fire sleeve", feet(sleeve * (1 + WASTE)), "ends sealed and banded"));

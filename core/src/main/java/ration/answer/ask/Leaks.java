@@ -193,7 +193,7 @@ public record Leaks(List<Row> rows) {
         private Optional<Open> open(Place p) {
             return switch (p.kind()) {
                 case LINE_END -> Optional.of(line(p));
-                case DRAIN, SIGHT_TUBE ->
+                case DRAIN, SIGHT_TUBE, PORT_CAP ->
                     system.item(p.item())
                             .flatMap(i -> i.only(Tank.class))
                             .map(t -> drawn(Set.of(t.id()), share -> hole(t, p, share)));

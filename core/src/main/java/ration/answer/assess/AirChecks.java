@@ -63,6 +63,7 @@ final class AirChecks {
         air.forEach(a ->
                 checks.blocked(a.tank().id(), a.tank().name(), a.tank().fitout().secondAir(), a.blocked()));
         checks.plenums(tanks);
+        checks.findings.addAll(SpillChecks.of(project, cases, tanks));
         checks.findings.addAll(WaterChecks.of(project, cases, air));
         checks.both();
         checks.tips();

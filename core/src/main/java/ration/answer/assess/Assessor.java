@@ -71,7 +71,14 @@ final class Assessor {
                 new Checks.Group(
                         Check.VAPOR_CHECKED,
                         () -> VaporChecks.of(
-                                project, cases, vapor.join().get(), hot.join().get())),
+                                project,
+                                cases,
+                                tanks,
+                                vapor.join().get(),
+                                hot.join().get())),
+                new Checks.Group(
+                        Check.RETURNS_CHECKED,
+                        () -> ReturnVaporChecks.of(project, cases, air.join().get())),
                 new Checks.Group(
                         Check.AIR_CHECKED,
                         () -> AirChecks.of(project, cases, tanks, air.join().get(), basis)))));

@@ -1,8 +1,10 @@
 package ration.answer.assess;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import ration.aircraft.model.EngineInlet;
 import ration.aircraft.model.FlowSender;
@@ -11,6 +13,7 @@ import ration.aircraft.model.Item;
 import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
+import ration.base.geometry.Point3;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.UnitSystem;
 import ration.record.project.Project;
@@ -28,6 +31,12 @@ final class SenderChecks {
     static final double ERROR = 0.01;
     /** A burn known no better than this is only Thin. */
     private static final double POOR = 0.05;
+    /** Straight line at a rotor, bores; common practice, no source, uncertain. */
+    private static final double STRAIGHT = 5;
+    /** A line that turns by less is straight, degrees. */
+    private static final double BEND = 10;
+
+    private static final double ADVICE = 1.02;
 
     private final FuelSystem system;
     private final List<CaseAnswer> cases;
@@ -45,6 +54,7 @@ final class SenderChecks {
         project.system()
                 .inlet()
                 .ifPresent(i -> project.system().all(FlowSender.class).forEach(s -> checks.sender(s, i)));
+        project.system().all(FlowSender.class).forEach(checks::straight);
         return checks.findings;
     }
 
@@ -89,6 +99,65 @@ final class SenderChecks {
                 verdict == Verdict.HOLDS
                         ? ""
                         : "One sender in the line that only the engine draws from, behind the spill."));
+    }
+
+    /**
+     * A rotor reads what turns into it: straight line before and behind it, in bores. Said only where the way of both
+     * lines is measured.
+     */
+    private void straight(FlowSender sender) {
+        OptionalDouble before = bores(sender, Item.IN);
+        OptionalDouble after = bores(sender, Item.OUT);
+        if (before.isEmpty() || after.isEmpty()) {
+            return;
+        }
+        double least = Math.min(before.getAsDouble(), after.getAsDouble());
+        findings.add(Checks.finding(
+                Check.SENDER_STRAIGHT,
+                sender.id(),
+                "Straight line at " + sender.name(),
+                sender.id(),
+                least < STRAIGHT ? Verdict.THIN : Verdict.HOLDS,
+                least < STRAIGHT ? ADVICE : Finding.MET,
+                u -> "Straight for " + UnitSystem.figure(before.getAsDouble(), 1) + " bores before it and "
+                        + UnitSystem.figure(after.getAsDouble(), 1) + " behind it; minimum "
+                        + UnitSystem.figure(STRAIGHT, 0) + " each, better 10 before.",
+                Checks.PRACTICE + ", uncertain",
+                "Lead the line straight into it and out of it, or calibrate it as installed."));
+    }
+
+    /** Bores of straight line at a port, up to the first bend or the next part; empty where nobody measured that. */
+    private OptionalDouble bores(FlowSender sender, String port) {
+        PortRef at = new PortRef(sender.id(), port);
+        Optional<Run> run = system.runAt(at);
+        if (run.isEmpty() || run.get().points().isEmpty() && run.get().length().isPresent()) {
+            return OptionalDouble.empty();
+        }
+        List<Point3> way = new ArrayList<>();
+        system.point(run.get().from()).ifPresent(way::add);
+        run.get().points().forEach(p -> way.add(p.point()));
+        system.point(run.get().to()).ifPresent(way::add);
+        if (run.get().to().equals(at)) {
+            Collections.reverse(way);
+        }
+        double length = 0;
+        for (int i = 1; i < way.size(); i++) {
+            double piece = way.get(i).distance(way.get(i - 1));
+            if (i > 1 && bends(way.get(i - 2), way.get(i - 1), way.get(i))) {
+                break;
+            }
+            length += piece;
+        }
+        return OptionalDouble.of(length / run.get().size().bore());
+    }
+
+    private static boolean bends(Point3 a, Point3 b, Point3 c) {
+        double in = a.distance(b);
+        double out = b.distance(c);
+        double along = (b.x() - a.x()) * (c.x() - b.x())
+                + (b.y() - a.y()) * (c.y() - b.y())
+                + (b.z() - a.z()) * (c.z() - b.z());
+        return in > 1e-6 && out > 1e-6 && along < Math.cos(Math.toRadians(BEND)) * in * out;
     }
 
     /** Whether what passes it has left the engine or a spill. */

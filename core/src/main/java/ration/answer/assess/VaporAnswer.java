@@ -123,7 +123,7 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
         return heatSaid(look, heat);
     }
 
-    private static boolean heatSaid(CaseAnswer look, Heat heat) {
+    static boolean heatSaid(CaseAnswer look, Heat heat) {
         return look.system().firewall().isPresent() || !heat.zones().isEmpty();
     }
 

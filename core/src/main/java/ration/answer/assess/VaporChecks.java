@@ -3,6 +3,7 @@ package ration.answer.assess;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import ration.aircraft.condition.Attitude;
 import ration.aircraft.heat.Warming;
 import ration.aircraft.model.Filter;
 import ration.aircraft.model.FuelSystem;
@@ -57,7 +58,11 @@ final class VaporChecks {
     }
 
     static List<Finding> of(
-            Project project, List<CaseAnswer> cases, Optional<VaporAnswer> vapor, Optional<VaporAnswer> hot) {
+            Project project,
+            List<CaseAnswer> cases,
+            List<TankAnswer> tanks,
+            Optional<VaporAnswer> vapor,
+            Optional<VaporAnswer> hot) {
         VaporChecks checks = new VaporChecks(project, cases);
         Optional<CaseAnswer> boiling = VaporAnswer.boiling(cases);
         if (boiling.isPresent()) {
@@ -85,7 +90,7 @@ final class VaporChecks {
         checks.returns();
         vapor.ifPresent(checks::warming);
         vapor.ifPresent(checks::restart);
-        checks.inTank();
+        checks.inTank(tanks);
         return checks.findings;
     }
 
@@ -438,27 +443,50 @@ final class VaporChecks {
                                 + " verify by the hot restart test."));
     }
 
-    /** Pumps that stand in a tank are cooled by the fuel around them. */
-    private void inTank() {
+    /**
+     * Pumps that stand in a tank are cooled by the fuel around them: the most there may be in it, over every attitude
+     * judged, while they stand clear of it.
+     */
+    private void inTank(List<TankAnswer> tanks) {
         for (Pump pump : system.all(Pump.class).toList()) {
             Point3 p = pump.place().point();
-            system.tanks().stream()
-                    .filter(t -> t.solid().floorAt(p.x(), p.y()).stream().anyMatch(z -> p.z() >= z)
-                            && p.z() <= t.solid().highest(new Point3(0, 0, 1)))
-                    .findFirst()
-                    .ifPresent(t -> findings.add(new Finding(
-                            Check.VAPOR_IN_TANK,
-                            pump.id(),
-                            "Pump in " + t.name(),
-                            pump.id(),
-                            Verdict.THIN,
-                            ADVICE,
-                            u -> pump.name()
-                                    + " is cooled by the fuel around it: "
-                                    + u.text(t.solid().volume() / 4, Dimension.VOLUME)
-                                    + " is a quarter tank.",
-                            Checks.PRACTICE,
-                            "Placard: keep a quarter tank or more.")));
+            tanks.stream().filter(t -> within(t.tank(), p)).findFirst().ifPresent(t -> {
+                Covered governs = cases.stream()
+                        .map(c -> c.condition().attitude())
+                        .distinct()
+                        .map(a -> new Covered(
+                                a,
+                                t.body()
+                                        .volumeBelow(
+                                                a.gravity().up(),
+                                                a.gravity().up().dot(p))))
+                        .max(java.util.Comparator.comparingDouble(Covered::volume))
+                        .orElse(new Covered(
+                                project.brief().envelope().parkedAttitude(),
+                                t.body().capacity()));
+                findings.add(new Finding(
+                                Check.VAPOR_IN_TANK,
+                                pump.id(),
+                                "Pump in " + t.tank().name(),
+                                pump.id(),
+                                Verdict.THIN,
+                                ADVICE,
+                                u -> pump.name() + " is cooled by the fuel around it and stands clear of it below "
+                                        + u.text(governs.volume(), Dimension.VOLUME) + " of "
+                                        + u.text(t.body().capacity(), Dimension.VOLUME) + ", "
+                                        + governs.attitude().label() + ".",
+                                Checks.PRACTICE,
+                                "Placard: keep that much or more, or stand the pump in a well.")
+                        .because(() -> WhyVapor.covered(pump, t.tank(), governs.volume())));
+            });
         }
+    }
+
+    /** What a tank may hold in an attitude while a pump in it stands clear, m3. */
+    private record Covered(Attitude attitude, double volume) {}
+
+    private static boolean within(Tank tank, Point3 p) {
+        return tank.solid().floorAt(p.x(), p.y()).stream().anyMatch(z -> p.z() >= z)
+                && p.z() <= tank.solid().highest(new Point3(0, 0, 1));
     }
 }

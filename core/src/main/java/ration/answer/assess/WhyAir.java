@@ -4,10 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import ration.aircraft.heat.HeatFigure;
+import ration.aircraft.model.Tank;
+import ration.aircraft.model.VentLine;
+import ration.base.fluid.Fluid;
 import ration.base.geometry.ApparentGravity;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.Unit;
 import ration.physics.breathing.AirLine;
+import ration.physics.breathing.VentSpill;
 import ration.physics.breathing.Vents;
 import ration.record.project.Project;
 import ration.verdict.why.Term;
@@ -72,5 +76,25 @@ public final class WhyAir {
                 "Fuel used until trapped-air vacuum pulls the inlet to its minimum pressure, ÷ demand; on the ground,"
                         + " in the attitude and filling in which that is soonest.",
                 "Trapped air by p V^n, n 1.4; common practice, no source");
+    }
+
+    /** How fast fuel leaves by a vent. */
+    static Why spill(Tank tank, VentLine line, VentSpill spill, Fluid fuel, double flow) {
+        double loss = VentSpill.loss(line, Math.max(0, line.length().si()), flow, fuel);
+        return Why.by(
+                        "Fuel out of the vent of " + tank.name(),
+                        Term.of(flow, Dimension.FLOW),
+                        Term.pi()
+                                .over(Term.of(4))
+                                .times(Term.of(line.bore().si(), Unit.INCH).squared())
+                                .times(Term.of(2)
+                                        .times(Term.of(ApparentGravity.STANDARD))
+                                        .times(Term.of(spill.head(), Dimension.LENGTH))
+                                        .over(Term.of(1 + loss))
+                                        .power(Term.of(0.5))),
+                        "The head of the fuel over the outlet, all of it lost in speed, entrance and friction;"
+                                + " gravity in m/s\u00b2.",
+                        "Siphon, textbook; air in the line and the rise over the hump left out")
+                .given(Why.Given.of("Vent bore", line.bore()), Why.Given.of("Vent length", line.length()));
     }
 }

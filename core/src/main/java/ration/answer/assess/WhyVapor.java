@@ -3,11 +3,14 @@ package ration.answer.assess;
 import java.util.List;
 import ration.aircraft.heat.Heat;
 import ration.aircraft.heat.HeatFigure;
+import ration.aircraft.model.Pump;
+import ration.aircraft.model.Tank;
 import ration.base.fluid.VaporPressure;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
 import ration.physics.vapor.Gap;
+import ration.physics.vapor.ReturnVapor;
 import ration.physics.vapor.Trapped;
 import ration.record.project.Project;
 import ration.verdict.why.Term;
@@ -78,5 +81,34 @@ public final class WhyVapor {
                 Term.of(Trapped.BULK_MODULUS, Dimension.PRESSURE).times(Term.of(Trapped.EXPANSION)),
                 "Rigid line: blocked expansion becomes pressure.",
                 "Bulk modulus of gasoline (Munson) and expansion (API 54B), from memory");
+    }
+
+    /** Vapor that a return gives off in a tank. */
+    static Why returned(ReturnVaporChecks.Met m) {
+        return Why.by(
+                        "Vapor from the return",
+                        Term.of(m.vapor(), Dimension.FLOW),
+                        Term.of(m.density(), Unit.KILOGRAM_PER_CUBIC_METRE)
+                                .times(Term.of(m.back(), Dimension.FLOW))
+                                .times(Term.of(ReturnVapor.SPECIFIC_HEAT))
+                                .times(Term.of(m.over(), Unit.KELVIN))
+                                .over(Term.of(ReturnVapor.HEAT))
+                                .times(Term.of(ReturnVapor.GAS))
+                                .times(Term.of(m.kelvin()))
+                                .over(Term.of(ReturnVapor.MOLAR).times(Term.of(m.pascal(), Dimension.PRESSURE))),
+                        "Heat over boiling, all of it into vapor: \u03c1QcΔT/h, then as a gas, RT/(Mp); in J, kg, mol"
+                                + " and K.",
+                        "Upper bound; heat of vapor and molar mass from memory")
+                .about(u -> m.look().label(m.look().system(), u));
+    }
+
+    /** What a tank may hold while a pump in it stands clear. */
+    static Why covered(Pump pump, Tank tank, double volume) {
+        return Why.found(
+                "Fuel below " + pump.name(),
+                Term.of(volume, Dimension.VOLUME),
+                "The part of " + tank.name()
+                        + " below a level surface through the pump's place, in the attitude in which" + " it is most.",
+                "Shape of the tank, its measured fills where there are any");
     }
 }

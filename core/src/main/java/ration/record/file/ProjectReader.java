@@ -15,6 +15,7 @@ import ration.aircraft.model.Firewall;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.Place;
+import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Rated;
 import ration.base.fluid.FuelGrade;
 import ration.base.fluid.Volatility;
@@ -251,12 +252,26 @@ final class ProjectReader {
                 in.list("items", this::item).stream().flatMap(Optional::stream).toList();
         Map<String, Double> shifts =
                 in.has("shifts") ? in.numbers("shifts", -FuelSystem.MOST_SHIFT, FuelSystem.MOST_SHIFT) : Map.of();
+        List<String> capped = in.has("capped") ? in.texts("capped") : List.of();
         in.keepUnknown();
         FuelSystem system = new FuelSystem(items, wall);
+        for (String written : capped) {
+            system = capped(system, in, written);
+        }
         for (Map.Entry<String, Double> s : shifts.entrySet()) {
             system = system.shifted(s.getKey(), s.getValue());
         }
         return system;
+    }
+
+    private static FuelSystem capped(FuelSystem system, JsonObjectReader in, String written) {
+        Optional<PortRef> port = system.openPorts().stream()
+                .filter(p -> p.toString().equals(written))
+                .findFirst();
+        if (port.isEmpty()) {
+            in.problem("capped", "\u201c" + written + "\u201d is not an open port. Leave it out.");
+        }
+        return port.map(p -> system.capped(p, true)).orElse(system);
     }
 
     private Optional<Item> item(JsonObjectReader in) {

@@ -174,6 +174,10 @@ final class ProjectWriter {
             ObjectNode shifts = out.putObject("shifts");
             new java.util.TreeMap<>(system.shifts()).forEach(shifts::put);
         }
+        if (!system.cappedPorts().isEmpty()) {
+            ArrayNode capped = out.putArray("capped");
+            system.cappedPorts().forEach(p -> capped.add(p.toString()));
+        }
         ArrayNode items = out.putArray("items");
         for (Item item : system.items()) {
             String path = "system.items[" + item.id() + "]";

@@ -65,6 +65,12 @@ public final class Difference {
         if (!first.system().shifts().equals(second.system().shifts())) {
             words.add("drawing positions differ");
         }
+        first.system().cappedPorts().stream()
+                .filter(p -> !second.system().cappedPorts().contains(p))
+                .forEach(p -> words.add(Joining.words(first.system(), p) + " is no longer capped"));
+        second.system().cappedPorts().stream()
+                .filter(p -> !first.system().cappedPorts().contains(p))
+                .forEach(p -> words.add(Joining.words(second.system(), p) + " is capped"));
         for (Item item : second.system().items()) {
             Optional<Item> was = first.system().item(item.id());
             if (was.isEmpty()) {

@@ -75,6 +75,12 @@ public final class ItemEdits {
         if (system.item(id).filter(Mirrored::possible).isPresent()) {
             edits.add("Copy to the other side", s -> Mirrored.added(s, id));
         }
+        system.openPorts().stream()
+                .filter(p -> p.item().equals(id) && !p.port().equals(Item.IN))
+                .forEach(p -> edits.add("Cap " + p.port().replace('-', ' '), s -> s.capped(p, true)));
+        system.cappedPorts().stream()
+                .filter(p -> p.item().equals(id))
+                .forEach(p -> edits.add("Open " + p.port().replace('-', ' '), s -> s.capped(p, false)));
         if (system.shifts().containsKey(id)) {
             edits.add("Reset drawing position", s -> s.shifted(id, 0));
         }

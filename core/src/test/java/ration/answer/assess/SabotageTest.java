@@ -50,6 +50,7 @@ class SabotageTest {
             Map.entry("TankChecks.of", "tanks.checked"),
             Map.entry("BuildChecks.of", "build.checked"),
             Map.entry("VaporChecks.of", "vapor.checked"),
+            Map.entry("ReturnVaporChecks.of", "returns.checked"),
             Map.entry("AirChecks.of", "air.checked"),
             Map.entry("ProofChecks.of", "proof.checked"),
             Map.entry("ProofChecks.program", "proof.checked"),

@@ -14,6 +14,8 @@ import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Rated;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Tag;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
 import ration.record.project.Project;
 import ration.verdict.check.Check;
@@ -73,6 +75,27 @@ class SenderChecksTest {
         assertThat(both.verdict()).isIn(Verdict.HOLDS, Verdict.THIN);
         assertThat(both.detail().in(UnitSystem.US)).contains("feed less return", "\u00b1");
         assertThat(of(two, "back")).isEmpty();
+    }
+
+    /** A sender with a line of so many bores to a square bend before it, and one that goes straight on behind it. */
+    private static Optional<Finding> bent(double bores) {
+        Project p = with(Systems.corrie(), "counter", new PortRef("carburettor", Item.IN));
+        Run into = p.system().runAt(new PortRef("counter", Item.IN)).orElseThrow();
+        double inches = Unit.INCH.fromSi(bores * into.size().bore());
+        Project laid = p.with(p.system()
+                .replace(into.withPoints(List.of(Place.inches(40 + inches, 30, 40), Place.inches(40 + inches, 0, 40)))
+                        .withLength(Optional.<Measured>empty())));
+        return Assessment.ahead(laid, Optional.empty()).findings().stream()
+                .filter(f -> f.check() == Check.SENDER_STRAIGHT)
+                .findFirst();
+    }
+
+    /** Common practice, no source, uncertain: 5 bores at least. */
+    @Test
+    void a_bend_close_to_a_rotor_is_told() {
+        assertThat(bent(4).orElseThrow().verdict()).isEqualTo(Verdict.THIN);
+        assertThat(bent(4).orElseThrow().detail().in(UnitSystem.US)).startsWith("Straight for 4.0 bores before it");
+        assertThat(bent(6).orElseThrow().verdict()).isEqualTo(Verdict.HOLDS);
     }
 
     /** 40 and 31 gph at 1%: 9 gph within 0.5061, 5.623%. */

@@ -29,11 +29,14 @@ import ration.aircraft.model.Tee;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.StartingCase;
+import ration.answer.assess.TankAnswer;
 import ration.answer.assess.VaporAnswer;
 import ration.base.fluid.Volatility;
+import ration.base.geometry.Point3;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 import ration.physics.flow.FlowAnswer;
+import ration.physics.tank.TankBody;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 import ration.record.project.Pattern;
@@ -233,6 +236,35 @@ class VaporTest {
                 });
         assertThat(Assessment.of(Pattern.PUMP_MODULES.project()).findings())
                 .anyMatch(f -> f.id().startsWith("vapor.in-tank."));
+    }
+
+    /**
+     * The most of all attitudes: with a little more, the fuel reaches the pump in each of them; with less, not in one.
+     */
+    @Test
+    void aPumpInATankStandsClearBelowTheVolumeThatIsSaid() throws ProjectFileException {
+        Assessment a = Assessment.of(ProjectFile.demo("pump-modules"));
+        List<Finding> found = a.findings().stream()
+                .filter(f -> f.id().startsWith("vapor.in-tank."))
+                .toList();
+        assertThat(found).hasSize(2);
+        for (Finding f : found) {
+            Point3 pump =
+                    a.project().system().point(new PortRef(f.item(), Item.IN)).orElseThrow();
+            double said = f.why().orElseThrow().value().value();
+            TankBody tank = a.tanks().stream()
+                    .map(TankAnswer::body)
+                    .filter(b -> f.title().endsWith(b.tank().name()))
+                    .findFirst()
+                    .orElseThrow();
+            List<Point3> ups = a.cases().stream()
+                    .filter(CaseAnswer::judged)
+                    .map(c -> c.condition().attitude().gravity().up())
+                    .distinct()
+                    .toList();
+            assertThat(ups).allMatch(up -> tank.level(up, said * 1.01) > up.dot(pump));
+            assertThat(ups).anyMatch(up -> tank.level(up, said * 0.99) < up.dot(pump));
+        }
     }
 
     /** A stopped pump adds no heat: what the skin alone gives (recomputed: -0.1 K in place of +1.5 K). */
