@@ -73,15 +73,30 @@ class UpkeepWindowTest extends WindowHarness {
         until(() -> robot.lookup("#renew-record").tryQuery().isPresent());
         press("#renew-record");
         until(() -> label("#renew-trouble").contains("Mark one part or more"));
-        String first = "#part-" + session.project().upkeep().parts().get(0).id();
-        String second = "#part-" + session.project().upkeep().parts().get(1).id();
+        String hose = session.project().upkeep().parts().stream()
+                .filter(p -> p.kind() == Part.Kind.RUBBER_HOSE)
+                .findFirst()
+                .orElseThrow()
+                .id();
+        String first = "#part-" + hose;
+        String second = "#part-"
+                + session.project().upkeep().parts().stream()
+                        .map(Part::id)
+                        .filter(id -> !id.equals(hose))
+                        .findFirst()
+                        .orElseThrow();
         press(first);
         press(second);
         press(second);
         until(() -> label("#renew-count").equals("1 to replace, 1 to keep and inspect"));
         type("#renew-paper", "26-0101");
+        type("#renew-lot-" + hose, "lot 7781, 19.5 in");
+        press("#renew-ends");
+        press("#renew-ends");
         press("#renew-record");
         until(() -> session.project().upkeep().log().size() == 2);
+        assertThat(session.project().upkeep().log().get(0).words())
+                .contains("ref. 26-0101, lot 7781, 19.5 in", "End fittings reused, inspected");
         answers.save = folder.resolve("report.pdf");
         until(() -> robot.lookup("#upkeep-report").tryQuery().isPresent());
         press("#upkeep-report");

@@ -114,15 +114,54 @@ public record Upkeep(double hours, List<Part> parts, List<Entry> log) {
         return new Upkeep(Math.max(hours, act.hours()), parts, all);
     }
 
+    /** The end fittings of a hose that was made anew. */
+    public enum Ends {
+        UNSAID(""),
+        NEW("End fittings new. "),
+        /** Barb or cone and thread looked at. */
+        REUSED("End fittings reused, inspected. ");
+
+        private final String words;
+
+        Ends(String words) {
+            this.words = words;
+        }
+    }
+
+    /**
+     * A part that is replaced in a campaign.
+     *
+     * @param lot and length as cut, in the builder's words; blank where nothing is said
+     */
+    public record Renewed(String part, String lot, Ends ends) {
+        public Renewed {
+            lot = lot.strip();
+        }
+
+        /** Of which nothing more is said. */
+        public Renewed(String part) {
+            this(part, "", Ends.UNSAID);
+        }
+    }
+
     /** The old one out, a new one in: a sentence for the logbook goes into the log. */
     public Upkeep replaced(String id, Act act) {
+        return replaced(new Renewed(id), act);
+    }
+
+    private Upkeep replaced(Renewed one, Act act) {
+        String id = one.part();
         Part old = part(id).orElseThrow();
+        String papers = act.paper().isBlank() || one.lot().isBlank()
+                ? act.paper() + one.lot()
+                : act.paper() + ", " + one.lot();
         String words =
-                "Replaced " + old.name() + (act.paper().isBlank() ? "" : ", ref. " + act.paper()) + ". Removed part: "
+                "Replaced " + old.name() + (papers.isBlank() ? "" : ", ref. " + papers) + ". " + one.ends().words
+                        + "Removed part: "
                         + old.fitted()
                                 .map(f -> "installed " + f.on() + " at " + hours(f.hours()))
                                 .orElse("age unknown") + (old.paper().isBlank() ? "" : ", ref. " + old.paper()) + ".";
-        return with(old.fitted(new Part.Fitted(act.on(), act.hours(), act.made()), act.paper()))
+        return with(old.fitted(new Part.Fitted(act.on(), act.hours(), act.made()), papers))
                 .noted(act, id, Entry.What.REPLACED, words, 0);
     }
 
@@ -137,10 +176,12 @@ public record Upkeep(double hours, List<Part> parts, List<Entry> log) {
     }
 
     /** Many parts in one act: those replaced and those kept and inspected, each with its own entry under one paper. */
-    public Upkeep campaign(List<String> replaced, List<String> inspected, Act act) {
+    public Upkeep campaign(List<Renewed> replaced, List<String> inspected, Act act) {
         Upkeep now = this;
-        for (String id : replaced) {
-            now = now.part(id).get().life().ends() == Life.Ends.REMOVE ? now.removed(id, act) : now.replaced(id, act);
+        for (Renewed r : replaced) {
+            now = now.part(r.part()).orElseThrow().life().ends() == Life.Ends.REMOVE
+                    ? now.removed(r.part(), act)
+                    : now.replaced(r, act);
         }
         for (String id : inspected) {
             now = now.looked(id, act, act.paper().isBlank() ? "" : "kept, ref. " + act.paper());

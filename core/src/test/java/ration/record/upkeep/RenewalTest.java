@@ -88,7 +88,8 @@ class RenewalTest {
                 .map(Part::id)
                 .toList();
         assertThat(replace).isNotEmpty();
-        Upkeep one = u.campaign(replace, keep, act("26-0101"));
+        Upkeep one = u.campaign(
+                replace.stream().map(Upkeep.Renewed::new).toList(), keep, act("26-0101"));
         Upkeep many = u;
         for (String id : replace) {
             many = many.replaced(id, act("26-0101"));
@@ -168,15 +169,21 @@ class RenewalTest {
                 .filter(x -> x.kind() == Part.Kind.RUBBER_HOSE && !x.item().isEmpty())
                 .findFirst()
                 .orElseThrow();
-        Project after = p.with(p.upkeep().campaign(List.of(hose.id()), List.of(), act("26-0101")));
+        Project after = p.with(p.upkeep()
+                .campaign(
+                        List.of(new Upkeep.Renewed(hose.id(), "lot 7781, 19.5 in", Upkeep.Ends.REUSED)),
+                        List.of(),
+                        act("26-0101")));
         List<Entry> made = after.upkeep()
                 .log()
                 .subList(p.upkeep().log().size(), after.upkeep().log().size());
         byte[] pdf = WorkReport.of(
                 after, Assessment.ahead(after, Optional.empty()).program(), made, Touched.renewed(p, List.of(hose)));
         try (PDDocument d = Loader.loadPDF(pdf)) {
-            assertThat(new PDFTextStripper().getText(d))
-                    .contains("Work report", "Replaced " + hose.name(), "26-0101", "Overnight leak check", "Done by");
+            assertThat(new PDFTextStripper().getText(d).replaceAll("\\s+", " "))
+                    .contains("Work report", "Replaced " + hose.name(), "26-0101", "Overnight leak check", "Done by")
+                    .contains("lot 7781, 19.5 in", "reused, inspected");
+            assertThat(after.upkeep().part(hose.id()).orElseThrow().paper()).isEqualTo("26-0101, lot 7781, 19.5 in");
         }
     }
 }

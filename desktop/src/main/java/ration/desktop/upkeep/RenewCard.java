@@ -8,13 +8,16 @@ import java.util.Map;
 import java.util.function.BiConsumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import ration.answer.proof.Touched;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.record.upkeep.Entry;
+import ration.record.upkeep.Life;
 import ration.record.upkeep.Part;
 import ration.record.upkeep.Upkeep;
 
@@ -42,6 +45,8 @@ final class RenewCard extends ColumnBox {
     private final Map<String, Mark> marks = new LinkedHashMap<>();
     private final ActFields act = new ActFields("renew");
     private final Label trouble = Ui.trouble("renew-trouble");
+    private final Map<String, TextField> lots = new LinkedHashMap<>();
+    private Upkeep.Ends ends = Upkeep.Ends.UNSAID;
     private List<Touched.Again> again = List.of();
 
     RenewCard(
@@ -68,6 +73,8 @@ final class RenewCard extends ColumnBox {
 
     void begin() {
         marks.clear();
+        lots.clear();
+        ends = Upkeep.Ends.UNSAID;
         trouble.setText("");
         act.begin(today.get(), session.project().upkeep().hours());
         setVisible(true);
@@ -81,6 +88,11 @@ final class RenewCard extends ColumnBox {
     String mark(String part) {
         Mark m = marks.get(part);
         return m == null ? "leave" : m == Mark.REPLACE ? "replace" : "keep";
+    }
+
+    /** What is looked at before each flight has nothing that is renewed. */
+    boolean takes(Part part) {
+        return part.life().ends() != Life.Ends.EACH_FLIGHT;
     }
 
     void press(String part) {
@@ -118,7 +130,10 @@ final class RenewCard extends ColumnBox {
                                         + " all under one paper.",
                                 "soft"),
                         count(replace.size() + " to replace, " + inspect.size() + " to keep and inspect"),
-                        act,
+                        act);
+        getChildren().addAll(made(parts));
+        getChildren()
+                .addAll(
                         trouble,
                         new RowBox(
                                 6,
@@ -130,6 +145,44 @@ final class RenewCard extends ColumnBox {
         if (again.size() > SHOWN) {
             getChildren().add(Ui.label("and " + (again.size() - SHOWN) + " more", "soft"));
         }
+    }
+
+    /** The lot and length of each part that is replaced, and what became of the ends of hoses. */
+    private List<Node> made(List<Part> parts) {
+        List<Node> rows = new ArrayList<>();
+        lots.keySet().retainAll(parts.stream().map(Part::id).toList());
+        for (Part p : parts) {
+            TextField lot = lots.computeIfAbsent(
+                    p.id(), id -> Fields.text("renew-lot-" + id, "Lot and length of " + p.name(), "lot, length as cut"));
+            Label name = Ui.label(p.name(), "soft");
+            name.setMinWidth(0);
+            rows.add(new RowBox(6, name, Ui.spring(), lot));
+        }
+        if (parts.stream().anyMatch(RenewCard::hose)) {
+            rows.add(Ui.button(
+                    switch (ends) {
+                        case UNSAID -> "End fittings of hoses: not entered";
+                        case NEW -> "End fittings of hoses: new";
+                        case REUSED -> "End fittings of hoses: reused, inspected";
+                    },
+                    "renew-ends",
+                    () -> {
+                        ends = Upkeep.Ends.values()[(ends.ordinal() + 1) % Upkeep.Ends.values().length];
+                        refresh();
+                    },
+                    "chip"));
+        }
+        return rows;
+    }
+
+    private static boolean hose(Part p) {
+        return p.kind() == Part.Kind.RUBBER_HOSE || p.kind() == Part.Kind.PTFE_HOSE;
+    }
+
+    private Upkeep.Renewed renewed(String id) {
+        boolean made = session.project().upkeep().part(id).filter(RenewCard::hose).isPresent();
+        TextField lot = lots.get(id);
+        return new Upkeep.Renewed(id, lot == null ? "" : lot.getText(), made ? ends : Upkeep.Ends.UNSAID);
     }
 
     private static Label count(String text) {
@@ -151,10 +204,12 @@ final class RenewCard extends ColumnBox {
             if (replace.isEmpty() && inspect.isEmpty()) {
                 throw new IllegalArgumentException("Mark one part or more.");
             }
+            List<Upkeep.Renewed> made =
+                    replace.stream().map(this::renewed).toList();
             int before = session.project().upkeep().log().size();
             List<Touched.Again> tests = again;
             edit.accept(
-                    "Renew " + (replace.size() + inspect.size()) + " parts", u -> u.campaign(replace, inspect, what));
+                    "Renew " + (replace.size() + inspect.size()) + " parts", u -> u.campaign(made, inspect, what));
             List<Entry> all = session.project().upkeep().log();
             List<Entry> mine = new ArrayList<>(all.subList(Math.min(before, all.size()), all.size()));
             end();

@@ -192,7 +192,9 @@ public final class UpkeepPage extends LivePage {
                             renew.on() ? "In this job" : "Reference"));
         }
         for (Due d : due) {
-            rows.getChildren().add(row(d, said.row(d)));
+            if (!renew.on() || renew.takes(d.part())) {
+                rows.getChildren().add(row(d, said.row(d)));
+            }
         }
         if (due.isEmpty()) {
             rows.getChildren()
