@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
@@ -22,8 +23,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.testfx.framework.junit5.Start;
+import ration.aircraft.model.Item;
+import ration.aircraft.model.LineSize;
+import ration.aircraft.model.PortRef;
+import ration.aircraft.model.Run;
 import ration.desktop.frame.Page;
 import ration.record.file.ProjectFile;
+import ration.record.project.Edit;
 import ration.record.project.Project;
 
 /** In a window of 1280 x 800 no text of any page ends in an ellipsis: what is long wraps, or is said shorter. */
@@ -69,6 +75,19 @@ class NothingCutWindowTest extends WindowHarness {
             menu(beside);
             cutNow(beside, all);
         }
+        // what was before stands beside each figure that moved
+        Run last = p.system()
+                .runAt(new PortRef(p.system().inlet().orElseThrow().id(), Item.IN))
+                .orElseThrow();
+        robot.interact(() -> {
+            ((ButtonBase) node("#rail-layout")).fire();
+            session.apply(Edit.onItem(
+                    "Narrow", last.id(), Run.class, r -> r.withSize(LineSize.parse("0.08 in bore"))));
+        });
+        until(() -> session.shown().get().project() == session.project());
+        until(() -> label("#ledger-flow-was").startsWith("previously "));
+        until(() -> label("#ledger-open-was").startsWith("previously "));
+        cutNow("after an edit", all);
         assertThat(all).isEmpty();
     }
 

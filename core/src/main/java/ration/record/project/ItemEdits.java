@@ -80,7 +80,7 @@ public final class ItemEdits {
                 .forEach(p -> edits.add("Cap " + p.port().replace('-', ' '), s -> s.capped(p, true)));
         system.cappedPorts().stream()
                 .filter(p -> p.item().equals(id))
-                .forEach(p -> edits.add("Open " + p.port().replace('-', ' '), s -> s.capped(p, false)));
+                .forEach(p -> edits.add("Uncap " + p.port().replace('-', ' '), s -> s.capped(p, false)));
         if (system.shifts().containsKey(id)) {
             edits.add("Reset drawing position", s -> s.shifted(id, 0));
         }

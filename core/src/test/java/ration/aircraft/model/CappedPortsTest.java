@@ -66,7 +66,7 @@ class CappedPortsTest {
         assertThat(p.system().cappedPorts()).containsExactly(BRANCH);
         assertThat(p.system().openPorts()).doesNotContain(BRANCH);
         assertThat(open(p)).isFalse();
-        assertThat(Systems.offer(p.system(), "tee", "Open branch").on(p.system()))
+        assertThat(Systems.offer(p.system(), "tee", "Uncap branch").on(p.system()))
                 .isEqualTo(teed().system());
         assertThat(Difference.between(teed(), p)).containsExactly(Joining.words(p.system(), BRANCH) + " is capped");
     }

@@ -168,6 +168,8 @@ final class LedgerBar extends RowBox {
         private final Figure figure;
         private final Label was = Ui.label("", "soft");
         private final NotchBar bar = new NotchBar(86, 10);
+        /** In its place while what was before needs the room. */
+        private final NotchBar narrow = new NotchBar(48, 10);
         private final Label detail = Ui.wrapped("", "small");
         /** The case in full: a long one is cut off in the cell. */
         private final javafx.scene.control.Tooltip whole = new javafx.scene.control.Tooltip();
@@ -195,9 +197,9 @@ final class LedgerBar extends RowBox {
             }
             HBox top = new RowBox(4, title, need, Ui.spring(), verdict);
             top.setAlignment(Pos.BASELINE_LEFT);
-            HBox middle = new RowBox(6, figure, was, Ui.spring(), bar);
+            HBox middle = new RowBox(6, figure, was, Ui.spring(), bar, narrow);
             middle.setAlignment(Pos.CENTER_LEFT);
-            for (javafx.scene.layout.Region uncut : List.of(title, verdict, figure)) {
+            for (javafx.scene.layout.Region uncut : List.of(title, verdict, figure, was)) {
                 uncut.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
             }
             VBox box = new ColumnBox(-1, top, middle, detail);
@@ -220,8 +222,14 @@ final class LedgerBar extends RowBox {
             Ui.verdict(verdict, entry.verdict());
             figure.show(entry.figure(), entry.because());
             figure.setFocusTraversable(false);
-            was.setText(before.equals(entry.figure()) ? "" : "previously " + before);
+            boolean moved = !before.equals(entry.figure());
+            was.setText(moved ? "previously " + before : "");
             bar.show(entry.ratio(), entry.verdict());
+            narrow.show(entry.ratio(), entry.verdict());
+            bar.setVisible(!moved);
+            bar.setManaged(!moved);
+            narrow.setVisible(moved);
+            narrow.setManaged(moved);
             detail.setText(entry.detail());
             StringBuilder told = new StringBuilder(entry.detail());
             terms.forEach(t -> told.append("\n\n").append(t.word()).append(": ").append(t.says()));

@@ -154,9 +154,7 @@ final class RenewCard extends ColumnBox {
         for (Part p : parts) {
             TextField lot = lots.computeIfAbsent(
                     p.id(), id -> Fields.text("renew-lot-" + id, "Lot and length of " + p.name(), "lot, length as cut"));
-            Label name = Ui.label(p.name(), "soft");
-            name.setMinWidth(0);
-            rows.add(new RowBox(6, name, Ui.spring(), lot));
+            rows.add(new ColumnBox(2, Ui.wrapped(p.name(), "soft"), lot));
         }
         if (parts.stream().anyMatch(RenewCard::hose)) {
             rows.add(Ui.button(
