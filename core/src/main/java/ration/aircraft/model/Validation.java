@@ -431,7 +431,7 @@ public final class Validation {
                             i.id(),
                             "Ports",
                             i.name() + ": port " + open.port() + " is open.",
-                            "Select it and press A to add the next item."));
+                            "Select it and press A to add the next item, or cap the port on its card."));
         }
     }
 

@@ -113,6 +113,7 @@ public final class Packet {
         all.add(new FlightSheet(pages, d)::write);
         all.add(new ComplianceSheet(pages, d)::write);
         all.add(new RecordsSheet(pages, d)::write);
+        all.add(new BuildSheet(pages, d)::write);
         all.add(new MaintenanceSheet(pages, d)::write);
         all.add(new EvidenceSheet(pages, d)::write);
         return all;
