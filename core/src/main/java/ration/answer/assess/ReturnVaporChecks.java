@@ -18,7 +18,6 @@ import ration.physics.breathing.AirLine;
 import ration.physics.breathing.Vents;
 import ration.physics.flow.FlowAnswer;
 import ration.physics.vapor.Air;
-import ration.physics.vapor.Gap;
 import ration.physics.vapor.HeatPath;
 import ration.physics.vapor.PathHeat;
 import ration.physics.vapor.ReturnVapor;
@@ -40,18 +39,29 @@ final class ReturnVaporChecks {
     private final Topology topology;
     private final Heat heat;
     private final List<CaseAnswer> cases;
+    private final List<Back> back;
+
+    /** A line that leads back, the air round it, and the heat it takes, W/K. */
+    private record Back(Run run, Zone zone, double conduct) {}
 
     private ReturnVaporChecks(Project project, List<CaseAnswer> cases) {
         this.project = project;
         system = project.system();
         topology = Topology.of(system);
         heat = project.heat();
+        back = system.runs().stream()
+                .filter(topology::returns)
+                .flatMap(r -> back(r).stream())
+                .toList();
         this.cases = cases.stream()
                 .filter(c -> c.judged() && c.demand().usable() && !c.cold())
                 .toList();
     }
 
     static List<Finding> of(Project project, List<CaseAnswer> cases, List<AirAnswer> air) {
+        if (air.stream().allMatch(a -> a.tank().returns().isEmpty())) {
+            return List.of();
+        }
         ReturnVaporChecks checks = new ReturnVaporChecks(project, cases);
         List<Finding> all = new ArrayList<>();
         air.forEach(a -> checks.worst(a.tank()).ifPresent(w -> all.add(checks.finding(a, w))));
@@ -115,8 +125,7 @@ final class ReturnVaporChecks {
     }
 
     private Met met(CaseAnswer c, HeatPath path, Air day, double back) {
-        List<Gap> gaps = path.on(day).gaps();
-        double kelvin = warmedOnTheWay(c, day, gaps.get(gaps.size() - 1).kelvin());
+        double kelvin = warmedOnTheWay(c, day, path.arrives(day));
         double pascal = Heat.ambient(day.altitudeM());
         double boils = heat.vapor().boilingKelvin(pascal);
         double vapor =
@@ -124,23 +133,27 @@ final class ReturnVaporChecks {
         return new Met(c, day, back, kelvin, boils, pascal, vapor);
     }
 
+    private Optional<Back> back(Run run) {
+        Optional<Point3> from = system.point(run.from());
+        Optional<Point3> to = system.point(run.to());
+        return from.isEmpty() || to.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Back(
+                        run,
+                        PathHeat.zone(system, heat, run.id(), from.get().toward(to.get(), 0.5)),
+                        Math.PI * run.size().bore() * heat.through(run) * run.lengthM(from.get(), to.get())));
+    }
+
     /** What the lines back add; what cools it there is left out, on the safe side. */
     private double warmedOnTheWay(CaseAnswer c, Air day, double kelvin) {
         double warm = kelvin;
-        for (Run run : system.runs()) {
-            double mass = c.demand().fluid().density() * Math.abs(c.demand().flow(run.id()));
-            if (!topology.returns(run) || mass < 1e-9) {
-                continue;
+        for (Back b : back) {
+            double mass = c.demand().fluid().density()
+                    * Math.abs(c.demand().flow(b.run().id()));
+            if (mass >= 1e-9) {
+                double air = heat.air(b.zone(), c.condition().engine().power(), day.altitudeM());
+                warm += Math.max(0, air - warm) * (1 - Warming.keeps(b.conduct(), mass));
             }
-            Optional<Point3> from = system.point(run.from());
-            Optional<Point3> to = system.point(run.to());
-            if (from.isEmpty() || to.isEmpty()) {
-                continue;
-            }
-            Zone zone = PathHeat.zone(system, heat, run.id(), from.get().toward(to.get(), 0.5));
-            double air = heat.air(zone, c.condition().engine().power(), day.altitudeM());
-            double conduct = Math.PI * run.size().bore() * heat.through(run) * run.lengthM(from.get(), to.get());
-            warm += Math.max(0, air - warm) * (1 - Warming.keeps(conduct, mass));
         }
         return warm;
     }

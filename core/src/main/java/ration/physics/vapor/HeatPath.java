@@ -276,6 +276,12 @@ public final class HeatPath {
         return fewest;
     }
 
+    /** As warm as the fuel arrives at the engine on a day, K; as it left the tank where nothing flows. */
+    public double arrives(Air day) {
+        double[] warm = warm(day.fuelKelvin(), air(day), new ArrayList<>());
+        return warm.length == 0 ? day.fuelKelvin() : warm[warm.length - 1];
+    }
+
     /** Every point of it on a day. */
     public PathHeat on(Air day) {
         double[] air = air(day);
