@@ -81,8 +81,7 @@ class NothingCutWindowTest extends WindowHarness {
                 .orElseThrow();
         robot.interact(() -> {
             ((ButtonBase) node("#rail-layout")).fire();
-            session.apply(Edit.onItem(
-                    "Narrow", last.id(), Run.class, r -> r.withSize(LineSize.parse("0.08 in bore"))));
+            session.apply(Edit.onItem("Narrow", last.id(), Run.class, r -> r.withSize(LineSize.parse("0.08 in bore"))));
         });
         until(() -> session.shown().get().project() == session.project());
         until(() -> label("#ledger-flow-was").startsWith("previously "));

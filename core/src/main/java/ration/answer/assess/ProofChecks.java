@@ -98,6 +98,7 @@ final class ProofChecks {
             case RUN_LOG -> Optional.of(Check.PROOF_RUN_LOG);
             case HOT_RESTART -> Optional.of(Check.PROOF_HOT_RESTART);
             case BENCH -> Optional.of(Check.PROOF_BENCH);
+            case ASSEMBLY -> Optional.of(Check.PROOF_ASSEMBLY);
             case CLEAN -> Optional.of(Check.PROOF_CLEAN);
             case EMPTYING -> Optional.of(Check.PROOF_EMPTYING);
             case REGULATOR -> Optional.of(Check.PROOF_REGULATOR);

@@ -349,8 +349,10 @@ public record Plan(
                         TANK_RETURN,
                         DRAINS,
                         SELECTOR_OFF -> first == TestKind.TANK_PRESSURE || first == TestKind.CLEAN;
+                case LINE_PRESSURE -> first == TestKind.ASSEMBLY;
                 case REGULATOR -> first == TestKind.OVERNIGHT || first == TestKind.TANK_PRESSURE;
-                case OVERNIGHT -> first == TestKind.TANK_PRESSURE || first == TestKind.LINE_PRESSURE;
+                case OVERNIGHT ->
+                    first == TestKind.TANK_PRESSURE || first == TestKind.LINE_PRESSURE || first == TestKind.ASSEMBLY;
                 case FIRST_RUN ->
                     first == TestKind.OVERNIGHT
                             || first == TestKind.LINE_PRESSURE
@@ -360,10 +362,10 @@ public record Plan(
                             || first == TestKind.SELECTOR_OFF;
                 case RUN_LOG -> first == TestKind.FIRST_RUN;
                 case HOT_RESTART -> first == TestKind.RUN_LOG || first == TestKind.FIRST_RUN;
+                case ASSEMBLY -> first == TestKind.BENCH;
                 case BENCH,
                         CLEAN,
                         TANK_PRESSURE,
-                        LINE_PRESSURE,
                         DEAD_HEAD,
                         CHECK_HOLDS,
                         VENTS,

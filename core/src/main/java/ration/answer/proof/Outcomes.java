@@ -79,6 +79,7 @@ final class Outcomes {
             case FLOW, PUMP_FLOW -> flow(w, sheet);
             case DEAD_HEAD -> deadHead(w, sheet);
             case BENCH -> looked(sheet, "", 0, Unit.ONE, "tight, and does its work");
+            case ASSEMBLY -> looked(sheet, "", 0, Unit.ONE, "every point good");
             case CLEAN -> looked(sheet, "", 0, Unit.ONE, "flushed, dry, drained clean");
             case EMPTYING ->
                 Emptying.outcome(

@@ -15,6 +15,7 @@ import ration.aircraft.condition.Condition;
 import ration.aircraft.condition.Handles;
 import ration.aircraft.model.CheckBlock;
 import ration.aircraft.model.CheckValve;
+import ration.aircraft.model.Filter;
 import ration.aircraft.model.Fitout;
 import ration.aircraft.model.FlowSender;
 import ration.aircraft.model.FuelSystem;
@@ -25,6 +26,7 @@ import ration.aircraft.model.Regulator;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Selector;
 import ration.aircraft.model.ShutOff;
+import ration.aircraft.model.Strainer;
 import ration.aircraft.model.Tank;
 import ration.aircraft.topology.Topology;
 import ration.base.geometry.Point3;
@@ -306,6 +308,7 @@ public final class TestProgram {
             }
         }
         bench(add, system);
+        assembled(add, system);
         List<Map<String, String>> positions = Topology.positions(system);
         if (!pumped) {
             for (Map<String, String> position : positions) {
@@ -376,6 +379,19 @@ public final class TestProgram {
                         system.all(ShutOff.class))
                 .flatMap(s -> s)
                 .forEach(i -> add.one(TestKind.BENCH, i.id(), false, "tight, and does its work", PRACTICE));
+    }
+
+    /** Parts that are opened and closed, or have fasteners of their own. */
+    private static void assembled(Adding add, FuelSystem system) {
+        Stream.of(
+                        system.all(Selector.class),
+                        system.all(ShutOff.class),
+                        system.all(Strainer.class),
+                        system.all(Filter.class),
+                        system.all(Pump.class),
+                        system.all(Regulator.class))
+                .flatMap(s -> s)
+                .forEach(i -> add.one(TestKind.ASSEMBLY, i.id(), false, "every point good", PRACTICE));
     }
 
     /** What is seen with the pumps on. */

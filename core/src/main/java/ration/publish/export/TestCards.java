@@ -382,6 +382,7 @@ public final class TestCards {
             case VENTS -> "squeeze bulb, strip of tape, helper at the vent outlet";
             case DRAINS -> "bowl, a cup of water, level, extinguisher";
             case BENCH -> "plugs, hand pump with a gauge, soap, bucket, extinguisher";
+            case ASSEMBLY -> "new seals, o-ring grease, torque wrench, paint marker, camera, extinguisher";
             case CLEAN -> "water, lint-free cloth, light, mirror, can, extinguisher";
             case EMPTYING -> "cans, bonding leads, clock, dipstick, extinguisher";
             case REGULATOR -> "gauge, clear hose, voltmeter, chocks, somebody at the controls, extinguisher";

@@ -52,9 +52,10 @@ final class BuildSheet {
                     List.of(
                             Column.<Plan.Task>strong("Step", Plan.Task::name),
                             Column.text("Stage", t -> t.step().stage().label()),
-                            Column.text(
-                                    "Expected",
-                                    t -> t.step().expected().map(Object::toString).orElse("")),
+                            Column.text("Expected", t -> t.step()
+                                    .expected()
+                                    .map(Object::toString)
+                                    .orElse("")),
                             Column.text("Waits for", words::waits)),
                     some);
         }

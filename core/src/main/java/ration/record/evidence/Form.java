@@ -48,6 +48,7 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
         START,
         TANKS,
         BENCH,
+        ASSEMBLY,
         CLEAN
     }
 
@@ -112,6 +113,13 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
             case BENCH -> {
                 all.put("leak", "No leak, at its working pressure");
                 all.put("works", "Does what it is bought for");
+            }
+            case ASSEMBLY -> {
+                all.put("fasteners", "Its own fasteners: length and grip right, none left over");
+                all.put("seals", "Seals new and lightly greased; none on a flare");
+                all.put("way", "The right way round: arrow, ports, handle on its positions");
+                all.put("torque", "Torqued as listed, each marked");
+                all.put("plans", "As the plans show, or the reason noted");
             }
             case CLEAN -> {
                 all.put("flushed", "Flushed through an open plate, no particles");

@@ -60,6 +60,7 @@ final class Forms {
                         List.of(),
                         1));
             case BENCH -> Optional.of(new Form(List.of(), List.of(), Form.Pieces.BENCH, Grade.CHECKED, 1));
+            case ASSEMBLY -> Optional.of(new Form(List.of(), List.of(), Form.Pieces.ASSEMBLY, Grade.CHECKED, 1));
             case CLEAN -> Optional.of(new Form(List.of(), List.of(), Form.Pieces.CLEAN, Grade.CHECKED, 1));
             case EMPTYING ->
                 Optional.of(new Form(

@@ -82,7 +82,7 @@ final class RestsOn {
                 on.part(subject);
                 on.returning();
             }
-            case BENCH -> {
+            case BENCH, ASSEMBLY -> {
                 on.renewed(subject);
                 on.part(subject);
             }

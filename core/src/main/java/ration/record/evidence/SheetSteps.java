@@ -71,6 +71,16 @@ final class SheetSteps {
                                 "Check it on the bench",
                                 "New parts fail too. Renew o-rings stored for years first.",
                                 PRESSURE));
+            case ASSEMBLY ->
+                begin(
+                        kind,
+                        on,
+                        "Lay out the part's own fasteners and new seals. Photograph it before and after.",
+                        step(
+                                Asks.EACH,
+                                "Put it together",
+                                "What departs from the plans goes into the notes, with its reason. Attach the photos.",
+                                FUEL));
             case CLEAN ->
                 begin(
                         kind,

@@ -5,6 +5,7 @@ import java.util.Optional;
 /** Every test a fuel system gets, in the order of the work. What each asks and keeps is its {@link Form}. */
 public enum TestKind {
     BENCH("bench", Group.PARTS, "Bench check before fitting", On.ITEM, "New parts"),
+    ASSEMBLY("assembly", Group.PARTS, "Assembly sheet", On.ITEM, "Put together"),
     CLEAN("clean", Group.PARTS, "Cleanliness after tank work", On.TANK, "Contamination"),
     DRAIN("drain", Group.QUANTITY, "Drain test", On.TANK, "Unusable fuel"),
     FILL("fill", Group.QUANTITY, "Fill and mark", On.TANK, "Gauge marks"),
@@ -99,6 +100,7 @@ public enum TestKind {
             case FIRST_RUN -> "After first run";
             case RUN_LOG -> "Run and soak log";
             case BENCH -> "Bench";
+            case ASSEMBLY -> "Assembly";
             case CLEAN -> "Clean";
             case EMPTYING -> "Emptying";
             case REGULATOR -> "Regulator";

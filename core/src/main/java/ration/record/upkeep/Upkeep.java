@@ -152,15 +152,13 @@ public record Upkeep(double hours, List<Part> parts, List<Entry> log) {
     private Upkeep replaced(Renewed one, Act act) {
         String id = one.part();
         Part old = part(id).orElseThrow();
-        String papers = act.paper().isBlank() || one.lot().isBlank()
-                ? act.paper() + one.lot()
-                : act.paper() + ", " + one.lot();
-        String words =
-                "Replaced " + old.name() + (papers.isBlank() ? "" : ", ref. " + papers) + ". " + one.ends().words
-                        + "Removed part: "
-                        + old.fitted()
-                                .map(f -> "installed " + f.on() + " at " + hours(f.hours()))
-                                .orElse("age unknown") + (old.paper().isBlank() ? "" : ", ref. " + old.paper()) + ".";
+        String papers =
+                act.paper().isBlank() || one.lot().isBlank() ? act.paper() + one.lot() : act.paper() + ", " + one.lot();
+        String words = "Replaced " + old.name() + (papers.isBlank() ? "" : ", ref. " + papers) + ". " + one.ends().words
+                + "Removed part: "
+                + old.fitted()
+                        .map(f -> "installed " + f.on() + " at " + hours(f.hours()))
+                        .orElse("age unknown") + (old.paper().isBlank() ? "" : ", ref. " + old.paper()) + ".";
         return with(old.fitted(new Part.Fitted(act.on(), act.hours(), act.made()), papers))
                 .noted(act, id, Entry.What.REPLACED, words, 0);
     }

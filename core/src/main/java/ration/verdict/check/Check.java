@@ -115,6 +115,7 @@ public enum Check {
     PROOF_RUN_LOG("proof.run-log", Topic.HANGAR, "Engine run and heat soak logged", Answers.WHEN_IT_CONCERNS),
     PROOF_HOT_RESTART("proof.hot-restart", Topic.HANGAR, "Hot restart", Answers.WHEN_IT_CONCERNS),
     PROOF_BENCH("proof.bench", Topic.HANGAR, "Part checked before fitting", Answers.WHEN_IT_CONCERNS),
+    PROOF_ASSEMBLY("proof.assembly", Topic.HANGAR, "Part put together as its sheet asks", Answers.WHEN_IT_CONCERNS),
     PROOF_CLEAN("proof.clean", Topic.HANGAR, "Tank clean after work", Answers.WHEN_IT_CONCERNS),
     PROOF_EMPTYING("proof.emptying", Topic.HANGAR, "Tank empties by its drain", Answers.WHEN_IT_CONCERNS),
     PROOF_REGULATOR("proof.regulator", Topic.HANGAR, "Regulated pressure measured", Answers.WHEN_IT_CONCERNS),

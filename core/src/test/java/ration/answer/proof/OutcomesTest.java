@@ -190,4 +190,32 @@ class OutcomesTest {
                         .verdict())
                 .isEqualTo(Verdict.NOT_SHOWN);
     }
+
+    /** One point not good fails the sheet, one not looked at leaves it open; each part that is opened has one. */
+    @Test
+    void anAssemblySheetHoldsOnceEveryPointIsGood() {
+        Map<String, String> points = Form.of(TestKind.ASSEMBLY).orElseThrow().pieces(TANSY.system());
+        Work.Sheet good = begun(TestKind.ASSEMBLY)
+                .withRows(points.keySet().stream()
+                        .map(p -> Work.Row.seen(p, Grade.GOOD))
+                        .toList());
+        assertThat(of(TestKind.ASSEMBLY, good).verdict()).isEqualTo(Verdict.HOLDS);
+        for (int i = 0; i < points.size(); i++) {
+            List<Work.Row> rows = new java.util.ArrayList<>(good.rows());
+            Work.Row one = rows.remove(i);
+            assertThat(of(TestKind.ASSEMBLY, good.withRows(rows)).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+            rows.add(i, Work.Row.seen(one.of(), Grade.BAD));
+            assertThat(of(TestKind.ASSEMBLY, good.withRows(rows)).verdict()).isEqualTo(Verdict.FAILS);
+        }
+        List<String> parts = TestProgram.wanted(TANSY).stream()
+                .filter(w -> w.kind() == TestKind.ASSEMBLY)
+                .map(Wanted::subject)
+                .toList();
+        assertThat(parts)
+                .containsAll(TANSY.system()
+                        .all(ration.aircraft.model.Strainer.class)
+                        .map(ration.aircraft.model.Item::id)
+                        .toList())
+                .doesNotHaveDuplicates();
+    }
 }

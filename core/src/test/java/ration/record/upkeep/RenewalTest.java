@@ -88,8 +88,7 @@ class RenewalTest {
                 .map(Part::id)
                 .toList();
         assertThat(replace).isNotEmpty();
-        Upkeep one = u.campaign(
-                replace.stream().map(Upkeep.Renewed::new).toList(), keep, act("26-0101"));
+        Upkeep one = u.campaign(replace.stream().map(Upkeep.Renewed::new).toList(), keep, act("26-0101"));
         Upkeep many = u;
         for (String id : replace) {
             many = many.replaced(id, act("26-0101"));

@@ -170,6 +170,7 @@ final class LedgerBar extends RowBox {
         private final NotchBar bar = new NotchBar(86, 10);
         /** In its place while what was before needs the room. */
         private final NotchBar narrow = new NotchBar(48, 10);
+
         private final Label detail = Ui.wrapped("", "small");
         /** The case in full: a long one is cut off in the cell. */
         private final javafx.scene.control.Tooltip whole = new javafx.scene.control.Tooltip();

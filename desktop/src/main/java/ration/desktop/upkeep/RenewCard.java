@@ -153,7 +153,8 @@ final class RenewCard extends ColumnBox {
         lots.keySet().retainAll(parts.stream().map(Part::id).toList());
         for (Part p : parts) {
             TextField lot = lots.computeIfAbsent(
-                    p.id(), id -> Fields.text("renew-lot-" + id, "Lot and length of " + p.name(), "lot, length as cut"));
+                    p.id(),
+                    id -> Fields.text("renew-lot-" + id, "Lot and length of " + p.name(), "lot, length as cut"));
             rows.add(new ColumnBox(2, Ui.wrapped(p.name(), "soft"), lot));
         }
         if (parts.stream().anyMatch(RenewCard::hose)) {
@@ -178,7 +179,8 @@ final class RenewCard extends ColumnBox {
     }
 
     private Upkeep.Renewed renewed(String id) {
-        boolean made = session.project().upkeep().part(id).filter(RenewCard::hose).isPresent();
+        boolean made =
+                session.project().upkeep().part(id).filter(RenewCard::hose).isPresent();
         TextField lot = lots.get(id);
         return new Upkeep.Renewed(id, lot == null ? "" : lot.getText(), made ? ends : Upkeep.Ends.UNSAID);
     }
@@ -202,12 +204,10 @@ final class RenewCard extends ColumnBox {
             if (replace.isEmpty() && inspect.isEmpty()) {
                 throw new IllegalArgumentException("Mark one part or more.");
             }
-            List<Upkeep.Renewed> made =
-                    replace.stream().map(this::renewed).toList();
+            List<Upkeep.Renewed> made = replace.stream().map(this::renewed).toList();
             int before = session.project().upkeep().log().size();
             List<Touched.Again> tests = again;
-            edit.accept(
-                    "Renew " + (replace.size() + inspect.size()) + " parts", u -> u.campaign(made, inspect, what));
+            edit.accept("Renew " + (replace.size() + inspect.size()) + " parts", u -> u.campaign(made, inspect, what));
             List<Entry> all = session.project().upkeep().log();
             List<Entry> mine = new ArrayList<>(all.subList(Math.min(before, all.size()), all.size()));
             end();
