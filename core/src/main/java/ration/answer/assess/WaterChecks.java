@@ -11,12 +11,14 @@ import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Strainer;
 import ration.aircraft.topology.Topology;
+import ration.base.geometry.ApparentGravity;
 import ration.base.geometry.Point3;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
 import ration.physics.breathing.LowPoints;
 import ration.physics.breathing.SamplingCard;
+import ration.physics.breathing.Vents;
 import ration.record.project.Project;
 import ration.verdict.check.Check;
 import ration.verdict.check.Finding;
@@ -114,7 +116,8 @@ final class WaterChecks {
                 Finding.MISSED,
                 u -> at(u, spots.get(0))
                         + (spots.size() == 1 ? " is a low spot" : " is the first of " + spots.size() + " low spots")
-                        + " in the vent: liquid collects and blocks it.",
+                        + " in the vent: liquid collects and blocks it. Full of fuel it takes "
+                        + u.small(opens(item)) + " to blow through; a vent has " + u.small(Vents.MOST_DROP) + ".",
                 project.brief().cite(Subject.VENT_TRAP),
                 spots.size() == 1
                         ? "Route the vent to rise, or fall, continuously to its outlet."
@@ -134,6 +137,15 @@ final class WaterChecks {
                         "Route the line to rise or fall continuously.");
             }
         }
+    }
+
+    /** Over a vent whose low spots are full of fuel, Pa. */
+    private double opens(String item) {
+        return system.item(item)
+                        .map(i -> LowPoints.opens(LowPoints.ventWay(system, i), parked))
+                        .orElse(0.0)
+                * project.brief().demandDensity()
+                * ApparentGravity.STANDARD;
     }
 
     /** Whether a pump draws through a part that stands under the air outside in some case. */

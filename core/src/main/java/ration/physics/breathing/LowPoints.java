@@ -208,6 +208,29 @@ public record LowPoints(List<Found> points) {
         }
     }
 
+    /**
+     * What has to be blown through a vent whose low spots are full, as a column of the liquid in them, m: in each up to
+     * its lower shoulder, all of them added, since each pushes the next.
+     */
+    public static double opens(List<Point3> way, Point3 up) {
+        double sum = 0;
+        double shoulder = Double.NEGATIVE_INFINITY;
+        double low = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < way.size(); i++) {
+            double h = up.dot(way.get(i));
+            boolean crest = i + 1 == way.size() || up.dot(way.get(i + 1)) < h;
+            low = Math.min(low, h);
+            if (crest && low < h && shoulder > low) {
+                sum += Math.min(shoulder, h) - low;
+            }
+            if (crest) {
+                shoulder = h;
+                low = h;
+            }
+        }
+        return sum;
+    }
+
     /** Water line of the tank's roof straight over or under a place; empty beside it. */
     private static Optional<Double> roofAt(Tank tank, Point3 place) {
         double most = Double.NEGATIVE_INFINITY;

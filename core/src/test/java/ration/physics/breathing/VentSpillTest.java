@@ -127,4 +127,22 @@ class VentSpillTest {
         Finding down = spill(vented(0.12, -0.1, 0.5, true), tank);
         assertThat(down.verdict()).isEqualTo(Verdict.FAILS);
     }
+
+    /** Turns of a coil that lies on its side add up; an open way and one that only falls hold nothing back. */
+    @Test
+    void turns_full_of_liquid_add_up() {
+        assertThat(LowPoints.opens(List.of(inches(0, 10), inches(1, 14), inches(2, 2)), UP))
+                .isZero();
+        List<Point3> coil = List.of(
+                inches(0, 10),
+                inches(1, 6),
+                inches(2, 9),
+                inches(3, 7),
+                inches(4, 12),
+                inches(5, 11),
+                inches(6, 11.5),
+                inches(7, 0));
+        // 9 over 6, 9 over 7, 11.5 over 11
+        assertThat(LowPoints.opens(coil, UP)).isCloseTo(Unit.INCH.toSi(3 + 2 + 0.5), within(1e-12));
+    }
 }

@@ -1,5 +1,7 @@
 package ration.desktop.air;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -33,6 +35,9 @@ import ration.physics.breathing.SamplingCard;
 import ration.physics.breathing.VentSearch;
 import ration.publish.drawing.AirPicture;
 import ration.publish.drawing.Picture;
+import ration.record.project.Edit;
+import ration.record.reading.Reading;
+import ration.record.reading.Setting;
 
 /** Air and water: the vents in front, the wet lines behind, and where water and vapor gather. */
 public final class AirPage extends LivePage {
@@ -222,6 +227,17 @@ public final class AirPage extends LivePage {
                                 "chip"));
             }
         }
+        if (!look.asks() && item.only(Tank.class).isPresent()) {
+            heard.getChildren()
+                    .addAll(
+                            Ui.button(
+                                    "Blocked: note it",
+                                    "search-" + item.id() + "-found",
+                                    () -> note(item, true),
+                                    "chip"),
+                            Ui.button(
+                                    "Free: note it", "search-" + item.id() + "-not", () -> note(item, false), "chip"));
+        }
         heard.getChildren()
                 .add(Ui.button(
                         "Start over",
@@ -233,6 +249,24 @@ public final class AirPage extends LivePage {
                         "chip"));
         box.getChildren().add(heard);
         return box;
+    }
+
+    /** What the search came to is a sign for Troubleshoot: a tank that will not fill, or one that takes its fuel. */
+    private void note(Item tank, boolean blocked) {
+        Reading sign = Reading.sign(
+                tank.id(),
+                Reading.What.WILL_NOT_FILL,
+                blocked,
+                new Setting(session.condition(), Set.of(Setting.Manoeuvre.ENGINE_STOPPED)));
+        session.apply(Edit.of("Add a reading", p -> {
+            List<Reading> all = new ArrayList<>(p.readings());
+            all.add(sign);
+            return p.withReadings(all);
+        }));
+        session.done("Noted among the readings of Troubleshoot: " + tank.name()
+                + (blocked ? " will not fill." : " takes its fuel."));
+        begin(tank);
+        update();
     }
 
     private void begin(Item item) {

@@ -99,7 +99,7 @@ record AirWords(Assessment a, Set<String> blocked, UnitSystem units) {
                             "Look at: " + s.name(),
                             "By itself it passes " + air(s.breath()) + " at 10 inH2O. A one-way valve passes one way"
                                     + " only: try both. If it is free, the vent is not the cause: neck, flap, or"
-                                    + " filling too fast.",
+                                    + " filling too fast. Note either for Troubleshoot.",
                             false);
                 });
     }
