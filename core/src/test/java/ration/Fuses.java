@@ -8,7 +8,9 @@ import org.objectweb.asm.Label;
 import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
-/** Ways to fail, put at the head of static methods of a program that is loaded {@link Apart}; none while it is healed. */
+/**
+ * Ways to fail, put at the head of static methods of a program that is loaded {@link Apart}; none while it is healed.
+ */
 public final class Fuses {
 
     /** An exception, and an error of the machine. */

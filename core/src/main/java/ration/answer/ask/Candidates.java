@@ -1,18 +1,14 @@
 package ration.answer.ask;
 
-import java.io.IOException;
-import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import ration.aircraft.model.Pump;
 import ration.aircraft.plumbing.CsvCell;
+import ration.aircraft.plumbing.CsvTable;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Quantity;
@@ -24,7 +20,7 @@ import ration.base.quantity.Unit;
  */
 public final class Candidates {
 
-    private static final int MOST_ROWS = 2000;
+    private static final List<String> COLUMNS = List.of("pump", "flow", "pressure");
 
     /**
      * One of them.
@@ -46,35 +42,10 @@ public final class Candidates {
      * @throws IllegalArgumentException with the row, and what to write instead
      */
     public static List<Candidate> read(String text) {
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .setIgnoreHeaderCase(true)
-                .setIgnoreEmptyLines(true)
-                .setTrim(true)
-                .setCommentMarker('#')
-                .get();
         Map<String, List<Pump.CurvePoint>> all = new LinkedHashMap<>();
-        try (CSVParser parser =
-                CSVParser.parse(new StringReader(text.startsWith("\ufeff") ? text.substring(1) : text), format)) {
-            for (String column : List.of("pump", "flow", "pressure")) {
-                if (parser.getHeaderNames().stream()
-                        .map(h -> h.toLowerCase(Locale.ROOT))
-                        .noneMatch(column::equals)) {
-                    throw new IllegalArgumentException(
-                            "The table has no column \u201c" + column + "\u201d. It needs pump, flow, pressure.");
-                }
-            }
-            for (CSVRecord r : parser) {
-                if (r.getRecordNumber() > MOST_ROWS) {
-                    throw new IllegalArgumentException("The table has more than 2,000 rows.");
-                }
-                all.computeIfAbsent(CsvCell.in(r.get("pump")), k -> new ArrayList<>())
-                        .add(point(r));
-            }
-        } catch (IOException | java.io.UncheckedIOException e) {
-            throw new IllegalArgumentException("Cannot read the table: unmatched quotation mark.", e);
+        for (CSVRecord r : CsvTable.rows(text, "table", COLUMNS, COLUMNS)) {
+            all.computeIfAbsent(CsvCell.in(r.get("pump")), k -> new ArrayList<>())
+                    .add(point(r));
         }
         if (all.isEmpty()) {
             throw new IllegalArgumentException("The table has no pump.");

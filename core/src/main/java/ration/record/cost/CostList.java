@@ -2,7 +2,6 @@ package ration.record.cost;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Collections;
@@ -11,10 +10,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import ration.aircraft.plumbing.CsvCell;
+import ration.aircraft.plumbing.CsvTable;
 
 /**
  * What parts cost: a table with the columns part, size, price, hours, weight, source, date. Price is in whatever money
@@ -24,7 +22,6 @@ import ration.aircraft.plumbing.CsvCell;
 public final class CostList {
 
     private static final List<String> COLUMNS = List.of("part", "size", "price", "hours", "weight", "source", "date");
-    private static final int MOST_ROWS = 2000;
 
     private record Key(Part part, String size) {}
 
@@ -51,36 +48,8 @@ public final class CostList {
      * @throws IllegalArgumentException with the row, and what to write instead
      */
     public static CostList read(String text) {
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .setIgnoreHeaderCase(true)
-                .setIgnoreEmptyLines(true)
-                .setTrim(true)
-                .setCommentMarker('#')
-                .get();
         Map<Key, Cost> rows = new LinkedHashMap<>();
-        try (CSVParser parser =
-                CSVParser.parse(new StringReader(text.startsWith("\ufeff") ? text.substring(1) : text), format)) {
-            List<String> heads = parser.getHeaderNames().stream()
-                    .map(h -> h.toLowerCase(Locale.ROOT))
-                    .toList();
-            for (String column : List.of("part", "price", "hours")) {
-                if (!heads.contains(column)) {
-                    throw new IllegalArgumentException("The list has no column \u201c" + column + "\u201d. It needs "
-                            + String.join(", ", COLUMNS) + ".");
-                }
-            }
-            for (CSVRecord r : parser) {
-                if (r.getRecordNumber() > MOST_ROWS) {
-                    throw new IllegalArgumentException("The list has more than 2,000 rows.");
-                }
-                row(r, rows);
-            }
-        } catch (IOException | UncheckedIOException e) {
-            throw new IllegalArgumentException("Cannot read the list: unmatched quotation mark.", e);
-        }
+        CsvTable.rows(text, "list", List.of("part", "price", "hours"), COLUMNS).forEach(r -> row(r, rows));
         if (rows.isEmpty()) {
             throw new IllegalArgumentException("The list has no row.");
         }

@@ -49,7 +49,7 @@ class SabotageTest {
             Map.entry("VaporAnswer.of", "vapor.checked"),
             Map.entry("AirAnswer.of", "air.checked"));
 
-        private static Callable<Map<String, String>> program;
+    private static Callable<Map<String, String>> program;
     private static Map<String, String> whole;
 
     /** Loaded once, every part with a way to fail: loaded anew for each, it would be compiled anew for each. */

@@ -38,7 +38,8 @@ class RouterFailsTest {
                     .parallel()
                     .mapToObj(i -> {
                         try {
-                            return String.valueOf(Schematic.draw(subject, SchematicView.of(900 + i / 2, 600), TextMeasure.approximate())
+                            return String.valueOf(Schematic.draw(
+                                            subject, SchematicView.of(900 + i / 2, 600), TextMeasure.approximate())
                                     .pieces()
                                     .size());
                         } catch (RuntimeException | Error e) {
@@ -61,8 +62,8 @@ class RouterFailsTest {
     @Test
     @SuppressWarnings("unchecked")
     void whoeverWaitsIsTold() throws Exception {
-        Callable<List<String>> program = (Callable<List<String>>)
-                new Apart(Fuses.in("ration.publish.drawing.", Set.of("Router.of")))
+        Callable<List<String>> program =
+                (Callable<List<String>>) new Apart(Fuses.in("ration.publish.drawing.", Set.of("Router.of")))
                         .seen(Drawn.class)
                         .getConstructor()
                         .newInstance();
