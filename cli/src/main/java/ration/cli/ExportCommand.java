@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
@@ -18,6 +19,7 @@ import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.CaseWords;
 import ration.base.quantity.UnitSystem;
 import ration.publish.drawing.TextMeasure;
+import ration.publish.export.DrawingPdf;
 import ration.publish.export.EpanetInp;
 import ration.publish.export.GuidePdf;
 import ration.publish.export.MatrixCsv;
@@ -31,7 +33,8 @@ import ration.record.file.FileTrouble;
         name = "export",
         mixinStandardHelpOptions = true,
         description = "Writes one case or the line sheet for paper and other programs. The target name decides: .inp"
-                + " the case as an EPANET network, .svg or .pdf the drawing of the case, runs.pdf and"
+                + " the case as an EPANET network, .svg the drawing of the case, .pdf the drawing"
+                + " sheet with its title block, runs.pdf and"
                 + " runs.csv the line sheet, measuring.pdf the sheet to measure it by, guide.pdf the job step by"
                 + " step with what the document misses, .csv the case matrix. Exit code 0: written; 1: the case"
                 + " did not solve; 2: something cannot be used.")
@@ -124,7 +127,7 @@ final class ExportCommand implements Callable<Integer> {
         } else if (name.endsWith(".svg")) {
             return text(PictureSvg.of(PrintedSheets.drawing(a, look, units, TextMeasure.approximate()), of));
         }
-        return name.endsWith(".pdf") ? Optional.of(PrintedSheets.drawingPdf(a, look, units)) : Optional.empty();
+        return name.endsWith(".pdf") ? Optional.of(DrawingPdf.of(a, look, units, LocalDate.now())) : Optional.empty();
     }
 
     private static Optional<byte[]> text(String text) {

@@ -43,6 +43,17 @@ public final class PrintedSheets {
 
     /** The drawing of a case as a picture of a fixed size, for paper and for SVG. */
     public static Picture drawing(Assessment assessment, CaseAnswer look, UnitSystem units, TextMeasure measure) {
+        return drawing(assessment, look, units, measure, DRAWING_WIDTH, DRAWING_HEIGHT);
+    }
+
+    /** The same, so large in px. */
+    static Picture drawing(
+            Assessment assessment,
+            CaseAnswer look,
+            UnitSystem units,
+            TextMeasure measure,
+            double width,
+            double height) {
         Project p = assessment.project();
         return Schematic.draw(
                 new SchematicSubject(
@@ -53,21 +64,8 @@ public final class PrintedSheets {
                         "",
                         units,
                         Regime.usual(p.brief())),
-                new SchematicView(DRAWING_WIDTH, DRAWING_HEIGHT, 1, 0, 0, SchematicView.Layers.ALL),
+                new SchematicView(width, height, 1, 0, 0, SchematicView.Layers.ALL),
                 measure);
-    }
-
-    /** The drawing of a case on one page. */
-    public static byte[] drawingPdf(Assessment assessment, CaseAnswer look, UnitSystem units) throws IOException {
-        Project p = assessment.project();
-        try (PdfSheet pdf = new PdfSheet(p.name() + ", drawing")) {
-            pdf.newPage();
-            head(pdf, p.name(), look.label(p.system(), units));
-            double scale = (PdfSheet.WIDTH - 2 * PdfSheet.MARGIN) / DRAWING_WIDTH;
-            pdf.picture(drawing(assessment, look, units, pdf.measure()), PdfSheet.MARGIN, PdfSheet.MARGIN + 34, scale);
-            foot(pdf, 1);
-            return pdf.bytes();
-        }
     }
 
     private static void head(PdfSheet pdf, String title, String detail) throws IOException {

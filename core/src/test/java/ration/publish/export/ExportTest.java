@@ -9,6 +9,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -29,6 +30,7 @@ import ration.answer.assess.CaseWords;
 import ration.answer.assess.StartingCase;
 import ration.base.quantity.UnitSystem;
 import ration.publish.drawing.TextMeasure;
+import ration.record.file.DocumentMark;
 import ration.record.file.ProjectFile;
 
 class ExportTest {
@@ -130,9 +132,14 @@ class ExportTest {
     @Test
     void theDrawingAsPdfKeepsItsTextAndTheCaution() throws IOException {
         Assessment a = demo("corrie");
-        String text = text(PrintedSheets.drawingPdf(a, look(a, "governing"), UnitSystem.US));
+        String text = text(DrawingPdf.of(a, look(a, "governing"), UnitSystem.US, LocalDate.of(2026, 12, 2)));
         assertThat(text)
                 .contains("Corrie B1")
+                .contains("2026-12-02, " + DocumentMark.of(a.project()))
+                .contains("Revisions by hand", "Registration")
+                .contains(a.project().system().runs().stream()
+                        .map(r -> r.size().shortName())
+                        .toList())
                 .contains("Fuselage tank")
                 .contains("Carburetor")
                 .contains("Fails")

@@ -37,6 +37,7 @@ import ration.desktop.signoff.SignOffPage;
 import ration.desktop.style.Tokens;
 import ration.desktop.upkeep.UpkeepPage;
 import ration.desktop.vapor.SoakPane;
+import ration.publish.export.DrawingPdf;
 import ration.publish.export.EpanetInp;
 import ration.publish.export.MatrixCsv;
 import ration.publish.export.MeasuringPdf;
@@ -362,7 +363,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         look(l -> write(
                 named("drawing"),
                 FileDialogs.Kind.PDF,
-                now -> PrintedSheets.drawingPdf(now.assessment(), l, now.units())));
+                now -> DrawingPdf.of(now.assessment(), l, now.units(), LocalDate.now())));
     }
 
     void drawingSvg() {
