@@ -105,6 +105,30 @@ class TanksWindowTest extends WindowHarness {
         keys(KeyCode.ENTER);
     }
 
+    /** A total is wanted: what goes into each tank, by keys; more than a tank holds is refused and said. */
+    @Test
+    void fuelToAWantedTotal() {
+        robot.clickOn("#rail-tanks");
+        press("#view-all-tanks");
+        until(() -> robot.lookup("#refuel-wanted").tryQuery().isPresent());
+        type("#refuel-upper", "2");
+        keys(KeyCode.ENTER);
+        type("#refuel-fuselage", "5");
+        keys(KeyCode.ENTER);
+        type("#refuel-wanted", "15");
+        keys(KeyCode.ENTER);
+        until(() -> label("#refuel-add-upper").equals("5.50 gal")
+                && label("#refuel-add-fuselage").equals("2.50 gal"));
+        assertThat(node("#refuel-wanted").isFocused()).isTrue();
+        type("#refuel-wanted", "60");
+        keys(KeyCode.ENTER);
+        until(() -> label("#refuel-said").endsWith("does not fit. "));
+        type("#refuel-upper", "50");
+        keys(KeyCode.ENTER);
+        until(() -> label("#refuel-said").startsWith("Aboard in Upper tank: at most "));
+        assertThat(label("#refuel-add-fuselage")).isNotEqualTo("2.50 gal");
+    }
+
     /** The whole drain test of the upper tank, keys only once it is begun; the placard follows it. */
     @Test
     void aWholeDrainTestByKeyboard() {

@@ -23,9 +23,11 @@ final class AllTanksView extends ScrollPane {
 
     private final Session session;
     private final ColumnBox all = new ColumnBox(12);
+    private final RefuelBox refuel;
 
     AllTanksView(Session session) {
         this.session = session;
+        refuel = new RefuelBox(session);
         setId("all-tanks");
         setFitToWidth(true);
         all.setPadding(new Insets(16));
@@ -68,7 +70,10 @@ final class AllTanksView extends ScrollPane {
                                 "soft"),
                         grid,
                         total(table, units),
-                        Ui.wrapped(below(table, a.project().brief().demand(), units), "soft"));
+                        Ui.wrapped(below(table, a.project().brief().demand(), units), "soft"),
+                        Ui.rule(),
+                        refuel);
+        refuel.show(a);
     }
 
     private static Label total(FuelTable table, UnitSystem units) {
