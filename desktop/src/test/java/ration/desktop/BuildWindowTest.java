@@ -104,6 +104,14 @@ class BuildWindowTest extends WindowHarness {
                 .access()
                 .panels()
                 .equals("wing root fairing"));
+        type("#step-neighbors", "aileron cable");
+        keys(KeyCode.ENTER);
+        until(() -> session.project()
+                .build()
+                .step(StepKey.part("upper"))
+                .access()
+                .neighbors()
+                .equals("aileron cable"));
         type("#step-minutes", "soon");
         keys(KeyCode.ENTER);
         until(() -> everyText().stream().anyMatch(t -> t.contains("is not a number from 0 to 1,000")));

@@ -51,6 +51,7 @@ public final class PlanFiles {
                     "waits for",
                     "panels off",
                     "tools",
+                    "neighbors",
                     "access (min)");
             for (Plan.Task t : plan.tasks()) {
                 csv.printRecord(
@@ -65,6 +66,7 @@ public final class PlanFiles {
                         CsvCell.out(Plain.line(t.done() ? "" : words.waits(t))),
                         CsvCell.out(Plain.line(t.step().access().panels())),
                         CsvCell.out(Plain.line(t.step().access().tools())),
+                        CsvCell.out(Plain.line(t.step().access().neighbors())),
                         t.step().access().minutes().map(String::valueOf).orElse(""));
             }
         } catch (IOException e) {

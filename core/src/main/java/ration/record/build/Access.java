@@ -7,13 +7,14 @@ import java.util.Optional;
  *
  * @param panels that come off first, in words
  * @param tools in words
+ * @param neighbors that matter: what is in its way, or forces a line to bend
  * @param minutes from the first screw to hands on it, 0 to 10,000; empty where nobody said
  * @param weight of the part by itself, empty, kg; empty where nobody said
  */
-public record Access(String panels, String tools, Optional<Double> minutes, Optional<Double> weight) {
+public record Access(String panels, String tools, String neighbors, Optional<Double> minutes, Optional<Double> weight) {
 
     /** Of which nothing was said. */
-    public static final Access NONE = new Access("", "", Optional.empty(), Optional.empty());
+    public static final Access NONE = new Access("", "", "", Optional.empty(), Optional.empty());
 
     private static final double MOST_MINUTES = 10_000;
     private static final double MOST_KG = 1000;
@@ -22,7 +23,8 @@ public record Access(String panels, String tools, Optional<Double> minutes, Opti
     public Access {
         panels = panels.strip();
         tools = tools.strip();
-        if (panels.length() > LONGEST || tools.length() > LONGEST) {
+        neighbors = neighbors.strip();
+        if (panels.length() > LONGEST || tools.length() > LONGEST || neighbors.length() > LONGEST) {
             throw new IllegalArgumentException("Maximum 120 letters.");
         }
         minutes.ifPresent(m -> {
@@ -38,18 +40,22 @@ public record Access(String panels, String tools, Optional<Double> minutes, Opti
     }
 
     public Access withPanels(String other) {
-        return new Access(other, tools, minutes, weight);
+        return new Access(other, tools, neighbors, minutes, weight);
     }
 
     public Access withTools(String other) {
-        return new Access(panels, other, minutes, weight);
+        return new Access(panels, other, neighbors, minutes, weight);
+    }
+
+    public Access withNeighbors(String other) {
+        return new Access(panels, tools, other, minutes, weight);
     }
 
     public Access withMinutes(Optional<Double> other) {
-        return new Access(panels, tools, other, weight);
+        return new Access(panels, tools, neighbors, other, weight);
     }
 
     public Access withWeight(Optional<Double> other) {
-        return new Access(panels, tools, minutes, other);
+        return new Access(panels, tools, neighbors, minutes, other);
     }
 }

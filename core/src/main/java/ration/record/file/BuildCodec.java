@@ -99,6 +99,9 @@ final class BuildCodec {
         }
         ObjectNode node = out.putObject("access");
         node.put("panels", a.panels()).put("tools", a.tools());
+        if (!a.neighbors().isEmpty()) {
+            node.put("neighbors", a.neighbors());
+        }
         a.minutes().ifPresent(m -> node.put("minutes", m));
         a.weight().ifPresent(w -> node.put("weight", w));
     }
@@ -107,6 +110,7 @@ final class BuildCodec {
         Access read = new Access(
                 in.text("panels", ""),
                 in.text("tools", ""),
+                in.text("neighbors", ""),
                 in.has("minutes") ? Optional.of(in.number("minutes", 0)) : Optional.empty(),
                 in.has("weight") ? Optional.of(in.number("weight", 0)) : Optional.empty());
         in.keepUnknown();

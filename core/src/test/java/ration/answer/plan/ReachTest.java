@@ -121,6 +121,7 @@ class ReachTest {
         StepKey key = StepKey.part("upper");
         Project said = BuildEdits.access(p, key, a -> a.withPanels("left wing root, 12 screws")
                 .withTools("no. 2 Phillips")
+                .withNeighbors("brake valve aft of it")
                 .withMinutes(Optional.of(2.5))
                 .withWeight(Optional.of(3.0)));
         assertThat(of(p, "upper").weight()).isEmpty();
@@ -129,7 +130,7 @@ class ReachTest {
         Project read = ProjectFile.read(ProjectFile.text(said).getBytes(StandardCharsets.UTF_8), "x.ration");
         assertThat(read.build()).isEqualTo(said.build());
         ration.record.file.StrictSchema.describes(said);
-        assertThatThrownBy(() -> new Access("", "", Optional.of(-1.0), Optional.empty()))
+        assertThatThrownBy(() -> new Access("", "", "", Optional.of(-1.0), Optional.empty()))
                 .hasMessageContaining("minutes");
     }
 }

@@ -220,12 +220,21 @@ final class StepCard extends ColumnBox {
         grid.addRow(1, Ui.label("tools", "soft"), words(t, "step-tools", "Tools", a.tools(), Access::withTools));
         grid.addRow(
                 2,
+                Ui.label("neighbors", "soft"),
+                words(
+                        t,
+                        "step-neighbors",
+                        "Neighbors that matter: in its way, or forcing a bend",
+                        a.neighbors(),
+                        Access::withNeighbors));
+        grid.addRow(
+                3,
                 Ui.label("minutes", "soft"),
                 number(t, "step-minutes", "Minutes to get at it", 1, a.minutes(), Access::withMinutes));
         if (vessel) {
             boolean us = session.units().get() == UnitSystem.US;
             grid.addRow(
-                    3,
+                    4,
                     Ui.label(us ? "empty, lb" : "empty, kg", "soft"),
                     number(t, "step-weight", "Weight of it empty", us ? POUND : 1, a.weight(), Access::withWeight));
         }
