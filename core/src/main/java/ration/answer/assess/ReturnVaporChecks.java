@@ -188,7 +188,7 @@ final class ReturnVaporChecks {
                         + u.temperature(m.boils(), 0) + ". "
                         + (!boils
                                 ? "No vapor. "
-                                : "At most " + u.text(m.vapor(), Dimension.FLOW) + " of vapor"
+                                : "Up to " + u.text(m.vapor(), Dimension.FLOW) + " of vapor"
                                         + (unknown
                                                 ? "; pressure unknown: the vent is not entered. "
                                                 : "; tank pressure " + u.small(drop) + ", maximum "

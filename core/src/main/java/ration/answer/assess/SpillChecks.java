@@ -96,8 +96,8 @@ final class SpillChecks {
                     tank.id(),
                     Verdict.HOLDS,
                     Finding.MET,
-                    u -> "In no case, nor parked full on a slope of 1%, does fuel cover the inner end of the vent and"
-                            + " stand over its outlet.",
+                    u -> "In no case, nor parked full on a slope of 1%, is the inner end of the vent covered by fuel"
+                            + " above its outlet.",
                     basis,
                     "");
         }
@@ -111,7 +111,7 @@ final class SpillChecks {
                     tank.id(),
                     Verdict.NOT_SHOWN,
                     Finding.MISSED,
-                    u -> where.in(u) + ": fuel stands " + u.text(s.head(), Dimension.LENGTH) + " over the vent outlet."
+                    u -> where.in(u) + ": fuel is " + u.text(s.head(), Dimension.LENGTH) + " above the vent outlet."
                             + " Where the vent leaves the tank and how high it rises are not entered.",
                     basis,
                     "Enter the points of the vent line on the tank's card, the first where it leaves the tank.");
@@ -131,9 +131,9 @@ final class SpillChecks {
                 tank.id(),
                 s.byItself() ? Verdict.FAILS : Verdict.THIN,
                 s.byItself() ? Finding.MISSED : ADVICE,
-                u -> where.in(u) + ": fuel stands " + u.text(s.head(), Dimension.LENGTH) + " over the vent outlet "
+                u -> where.in(u) + ": fuel is " + u.text(s.head(), Dimension.LENGTH) + " above the vent outlet "
                         + (s.byItself()
-                                ? "and over every point of the vent: it runs out by itself"
+                                ? "and above every point of the vent: it runs out by itself"
                                 : "and covers the inner end of the vent. Once warming or slosh pushes it over the"
                                         + " hump, " + u.text(s.hump(), Dimension.LENGTH) + " higher, it siphons")
                         + flow.map(q -> ", up to " + u.text(q, Dimension.FLOW))

@@ -471,7 +471,7 @@ final class VaporChecks {
                                 pump.id(),
                                 Verdict.THIN,
                                 ADVICE,
-                                u -> pump.name() + " is cooled by the fuel around it and stands clear of it below "
+                                u -> pump.name() + " is cooled by the fuel around it, and is out of it below "
                                         + u.text(governs.volume(), Dimension.VOLUME) + " of "
                                         + u.text(t.body().capacity(), Dimension.VOLUME) + ", "
                                         + governs.attitude().label() + ".",

@@ -161,7 +161,7 @@ final class RefuelBox extends ColumnBox {
                 ? ""
                 : load.over() > 0
                         ? units.fineVolume(load.over()) + " does not fit. "
-                        : units.fineVolume(-load.over()) + " more is aboard than is wanted. ";
+                        : units.fineVolume(-load.over()) + " more is aboard than that. ";
         said.setText(over + (missing.isEmpty() ? "" : "Not counted, its shape does not close: " + missing + "."));
     }
 }
