@@ -19,27 +19,20 @@ final class OpenPorts extends SchematicPart {
     }
 
     void ports() {
-        for (PortRef port : system.cappedPorts()) {
-            place.port(port).ifPresent(s -> {
-                ground.take(s.x() - HALF - 1, s.y() - HALF - 1, s.x() + HALF + 1, s.y() + HALF + 1);
-                piece(
-                        port.item(),
-                        Kind.PORT,
-                        Joining.words(system, port) + ", capped",
-                        java.util.List.of(new Box(
-                                s.x() - HALF, s.y() - HALF, 2 * HALF, 2 * HALF, 1, Ink.INK, Pen.of(Ink.INK, 1.4))));
-            });
-        }
-        for (PortRef port : system.openPorts()) {
-            place.port(port).ifPresent(s -> {
-                ground.take(s.x() - HALF - 1, s.y() - HALF - 1, s.x() + HALF + 1, s.y() + HALF + 1);
-                piece(
-                        port.toString(),
-                        Kind.PORT,
-                        Joining.words(system, port) + ", open",
-                        java.util.List.of(new Box(
-                                s.x() - HALF, s.y() - HALF, 2 * HALF, 2 * HALF, 1, Ink.PANEL, Pen.of(Ink.INK, 1.4))));
-            });
-        }
+        system.cappedPorts().forEach(p -> square(p, p.item(), ", capped", Ink.INK));
+        system.openPorts().forEach(p -> square(p, p.toString(), ", open", Ink.PANEL));
+    }
+
+    /** @param item that is picked by a click on it */
+    private void square(PortRef port, String item, String state, Ink fill) {
+        place.port(port).ifPresent(s -> {
+            ground.take(s.x() - HALF - 1, s.y() - HALF - 1, s.x() + HALF + 1, s.y() + HALF + 1);
+            piece(
+                    item,
+                    Kind.PORT,
+                    Joining.words(system, port) + state,
+                    java.util.List.of(
+                            new Box(s.x() - HALF, s.y() - HALF, 2 * HALF, 2 * HALF, 1, fill, Pen.of(Ink.INK, 1.4))));
+        });
     }
 }
