@@ -78,7 +78,7 @@ public final class WhatIsNoText implements Callable<Map<String, String>> {
         put("vapor", a.vapor().map(v -> v.degrees()), a.hotFuel().map(v -> v.degrees()));
         put("open", a.open(), a.flowVerdict());
         for (Finding f : a.findings()) {
-            put("finding " + f.id(), f.item(), f.verdict(), f.ratio(), f.countsAs(), Requirement.found(f));
+            put("finding " + f.id(), f.item(), f.verdict(), f.ratio(), Requirement.found(f));
         }
     }
 

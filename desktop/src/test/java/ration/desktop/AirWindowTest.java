@@ -137,7 +137,7 @@ class AirWindowTest extends WindowHarness {
     void aNarrowVentIsShortAndSaysWhatItCosts() {
         robot.clickOn("#rail-air");
         until(() -> everyText().contains("Vent of Upper tank"));
-        assertThat(label("#ledger-open-figure")).isEqualTo("9 of 39");
+        int open = open();
         robot.clickOn("#rail-layout");
         robot.interact(() -> session.picked().set("upper"));
         until(() -> robot.lookup("#field-vent-line-bore").tryQuery().isPresent());
@@ -146,11 +146,16 @@ class AirWindowTest extends WindowHarness {
         control(KeyCode.A);
         robot.write("0.1 in");
         keys(KeyCode.ENTER);
-        until(() -> label("#ledger-open-figure").equals("11 of 39"));
+        until(() -> open() > open);
         robot.clickOn("#rail-air");
         until(() -> everyText().stream().anyMatch(t -> t.contains("By rule of thumb its bore is too narrow")));
         control(KeyCode.Z);
-        until(() -> label("#ledger-open-figure").equals("9 of 39"));
+        until(() -> open() == open);
         assertThat(everyText()).noneMatch(t -> t.contains("too narrow"));
+    }
+
+    /** The first figure of "9 of 63". */
+    private int open() {
+        return Integer.parseInt(label("#ledger-open-figure").split(" ")[0]);
     }
 }

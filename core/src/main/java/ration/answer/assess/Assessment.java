@@ -251,11 +251,14 @@ public record Assessment(
                 .worse(sureOf);
     }
 
-    /** Findings that are not yet good: Fails and Not shown. */
+    /** Everything that is asked, each once with the test that shows it; worst first. */
+    public List<Asked> asked() {
+        return Asked.of(findings());
+    }
+
+    /** What of it is not yet good: Fails and Not shown. */
     public long open() {
-        return findings().stream()
-                .filter(f -> f.verdict() == Verdict.FAILS || f.verdict() == Verdict.NOT_SHOWN)
-                .count();
+        return asked().stream().filter(Asked::open).count();
     }
 
     public List<Finding> findingsOn(String item) {

@@ -1,8 +1,6 @@
 package ration.answer.assess;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import ration.base.quantity.Dimension;
@@ -88,18 +86,16 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                         a.problems().isEmpty()
                                 ? "Not computed"
                                 : a.problems().get(0).message()));
-        Map<String, Verdict> checks = new LinkedHashMap<>();
-        a.findings().forEach(f -> checks.merge(f.countsAs(), f.verdict(), Verdict::worse));
+        List<Asked> asked = a.asked();
         long shortOnes =
-                checks.values().stream().filter(v -> v == Verdict.FAILS).count();
-        long open = shortOnes
-                + checks.values().stream().filter(v -> v == Verdict.NOT_SHOWN).count();
-        Verdict worst = a.findings().stream().map(Finding::verdict).reduce(Verdict.HOLDS, Verdict::worse);
-        double good = checks.isEmpty() ? 0 : (checks.size() - open) / (double) checks.size();
+                asked.stream().filter(x -> x.verdict() == Verdict.FAILS).count();
+        long open = asked.stream().filter(Asked::open).count();
+        Verdict worst = asked.stream().map(Asked::verdict).reduce(Verdict.HOLDS, Verdict::worse);
+        double good = asked.isEmpty() ? 0 : (asked.size() - open) / (double) asked.size();
         Entry openEntry = new Entry(
                 "Open",
                 "",
-                open + " of " + checks.size(),
+                open + " of " + asked.size(),
                 worst,
                 worst == Verdict.HOLDS || worst == Verdict.THIN ? Finding.MET : good,
                 shortOnes + " Fails, " + (open - shortOnes) + " Not shown");

@@ -2,10 +2,9 @@ package ration.answer.signoff;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
+import ration.answer.assess.Asked;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.TankAnswer;
 import ration.answer.proof.TestProgram;
@@ -98,37 +97,20 @@ public record Requirement(
     /** Every requirement, worst first. */
     public static List<Requirement> of(Assessment a, UnitSystem units) {
         List<Requirement> all = new ArrayList<>();
-        Set<Finding> told = new HashSet<>();
-        for (Finding f : a.findings()) {
-            if (f.check() == Check.FLOW_MARGIN || f.check() == Check.TANK_UNUSABLE) {
-                partner(a, f).ifPresent(told::add);
-            }
-        }
-        for (Finding f : a.findings()) {
-            if (!told.contains(f)) {
-                all.add(line(a, f, units));
-            }
-        }
+        a.asked().forEach(x -> all.add(line(a, x, units)));
         all.sort(Comparator.comparing(Requirement::verdict).reversed().thenComparing(Requirement::ratio));
         return all;
     }
 
-    /** The finding of the test that shows another: of the flow at a position, of the drain of a tank. */
-    private static Optional<Finding> partner(Assessment a, Finding f) {
-        return f.check() == Check.FLOW_MARGIN
-                ? a.findings().stream()
-                        .filter(x -> x.check() == Check.PROOF_FLOW && x.of().equals(f.of()))
-                        .findFirst()
-                : a.findings().stream()
-                        .filter(x ->
-                                x.check() == Check.TANK_DRAIN_TEST && x.item().equals(f.item()))
-                        .findFirst();
-    }
-
     /** Key of the test that shows it; empty where none does. */
     public Optional<String> test(Assessment a) {
-        Finding asked =
-                finding.check() == Check.FLOW_MARGIN ? partner(a, finding).orElse(finding) : finding;
+        Finding asked = finding.check() == Check.FLOW_MARGIN
+                ? a.asked().stream()
+                        .filter(x -> x.finding().id().equals(finding.id()))
+                        .findFirst()
+                        .flatMap(Asked::shownBy)
+                        .orElse(finding)
+                : finding;
         boolean drained = finding.check() == Check.TANK_UNUSABLE || finding.check() == Check.TANK_DRAIN_TEST;
         return drained
                 ? a.program().tests().stream()
@@ -164,9 +146,9 @@ public record Requirement(
 
     private record Line(String needs, String predicted, String measured, boolean struck, String since) {}
 
-    private static Requirement line(Assessment a, Finding f, UnitSystem u) {
-        Optional<Finding> shown =
-                f.check() == Check.FLOW_MARGIN || f.check() == Check.TANK_UNUSABLE ? partner(a, f) : Optional.empty();
+    private static Requirement line(Assessment a, Asked asked, UnitSystem u) {
+        Finding f = asked.finding();
+        Optional<Finding> shown = asked.shownBy();
         Line line = f.id().startsWith("proof.")
                 ? test(a, f, u)
                 : f.check() == Check.FLOW_MARGIN && shown.isPresent()
@@ -183,7 +165,6 @@ public record Requirement(
                                         "",
                                         false,
                                         COMPUTED);
-        Verdict verdict = shown.map(Finding::verdict).map(f.verdict()::worse).orElse(f.verdict());
         String words = f.detail().in(u)
                 + shown.filter(s -> s.verdict() != Verdict.HOLDS)
                         .map(s -> " " + s.detail().in(u))
@@ -198,8 +179,8 @@ public record Requirement(
                 line.predicted(),
                 line.measured(),
                 line.struck(),
-                verdict,
-                verdict == f.verdict() ? f.ratio() : Finding.MISSED,
+                asked.verdict(),
+                asked.ratio(),
                 line.since(),
                 said.accepted(f.id()),
                 said.point(f.id()));

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import ration.answer.assess.Asked;
 import ration.answer.assess.Comparison;
 import ration.answer.assess.Ledger;
 import ration.publish.paper.Cell;
@@ -85,12 +86,13 @@ final class CoverSheet {
 
     private List<Open> open() {
         List<Open> all = new ArrayList<>();
-        for (Finding f : d.open()) {
+        for (Asked asked : d.open()) {
+            Finding f = asked.finding();
             all.add(new Open(
-                    Cell.state(f.ratio(), f.verdict()),
+                    Cell.state(asked.ratio(), asked.verdict()),
                     f.title(),
                     said(f),
-                    f.remedy().isEmpty() ? f.detail().in(d.units()) : f.remedy(),
+                    asked.remedy().isEmpty() ? f.detail().in(d.units()) : asked.remedy(),
                     d.page(f)));
         }
         for (Due due : d.due()) {

@@ -9,6 +9,7 @@ import java.util.function.Predicate;
 import ration.aircraft.condition.Attitude;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Item;
+import ration.answer.assess.Asked;
 import ration.answer.assess.Assessment;
 import ration.answer.drawdown.Flight;
 import ration.answer.drawdown.FlightRun;
@@ -140,10 +141,10 @@ final class Dossier {
     }
 
     /** What fails or is not shown, the worst first. */
-    List<Finding> open() {
-        return assessment.findings().stream()
-                .filter(f -> open(f.verdict()))
-                .sorted(Comparator.comparing(Finding::verdict).reversed())
+    List<Asked> open() {
+        return assessment.asked().stream()
+                .filter(Asked::open)
+                .sorted(Comparator.comparing(Asked::verdict).reversed())
                 .toList();
     }
 

@@ -87,11 +87,6 @@ public record Finding(
         return of.isEmpty() ? check.key() : check.key() + "." + of;
     }
 
-    /** What it counts as among the checks: one for all it was asked of; each thing wrong in the layout by itself. */
-    public String countsAs() {
-        return check == Check.LAYOUT ? id() : check.key();
-    }
-
     public Check.Topic topic() {
         return check.topic();
     }

@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import ration.Systems;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.LineSize;
@@ -149,6 +151,25 @@ class RequirementTest {
         SignOff.Accepted other = new SignOff.Accepted(a.finding(), a.name(), a.reason(), a.on(), a.as(), "holds 2 1.5");
         assertThat(of(CORRIE.with(CORRIE.signOff().with(other)), open.id()).acceptedOtherwise())
                 .isTrue();
+    }
+
+    /** One count of what is open, in the ledger and in Sign-off, by verdict too. */
+    @ParameterizedTest
+    @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3", "collector-sump", "two-outlets"})
+    void theLedgerCountsWhatSignOffLists(String demo) {
+        Assessment a = Systems.assessed(demo);
+        List<Requirement> all = Requirement.of(a, UnitSystem.US);
+        long open = all.stream().filter(Requirement::open).count();
+        long fails = all.stream().filter(r -> r.verdict() == Verdict.FAILS).count();
+        Ledger.Entry said = Ledger.of(a, UnitSystem.US).open();
+        assertThat(said.figure()).isEqualTo(open + " of " + all.size());
+        assertThat(said.detail()).isEqualTo(fails + " Fails, " + (open - fails) + " Not shown");
+        assertThat(a.open()).isEqualTo(open);
+        assertThat(said.verdict())
+                .isEqualTo(all.stream().map(Requirement::verdict).reduce(Verdict.HOLDS, Verdict::worse));
+        assertThat(a.findings().stream().map(Finding::verdict).reduce(Verdict.HOLDS, Verdict::worse))
+                .as("nothing that was found is lost by it")
+                .isEqualTo(said.verdict());
     }
 
     @Test

@@ -94,9 +94,7 @@ class PacketTest {
         assertThat(pages.get(0)).contains(p.name(), "Open items", "Inspector");
         Assessment a = Assessment.of(p);
         String whole = String.join("\n", pages).replaceAll("\\s+", " ");
-        long open = a.findings().stream()
-                        .filter(f -> f.verdict() == Verdict.FAILS || f.verdict() == Verdict.NOT_SHOWN)
-                        .count()
+        long open = a.open()
                 + ration.record.upkeep.Due.of(p.upkeep(), DAY).stream()
                         .filter(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN)
                         .count();
