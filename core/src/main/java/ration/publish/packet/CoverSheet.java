@@ -51,8 +51,14 @@ final class CoverSheet {
                 new String[] {"Basis", project.brief().choices().basis().label()}));
         pages.beside(ledger());
         List<Open> open = open();
+        int asked = d.open().size();
+        int due = d.due().size();
         pages.section(
-                "Open items", open.isEmpty() ? "" : open.size() + " open. The signatures below do not cover them");
+                "Open items",
+                open.isEmpty()
+                        ? ""
+                        : asked + " open" + (due == 0 ? "" : ", " + Dossier.count(due, "part", "parts") + " due")
+                                + ". The signatures below do not cover them");
         if (open.isEmpty()) {
             pages.text("None.", 8.5, false);
         } else {

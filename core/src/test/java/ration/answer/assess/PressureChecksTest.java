@@ -28,7 +28,6 @@ import ration.aircraft.model.Wire;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
-import ration.record.file.ProjectFile;
 import ration.record.project.Brief;
 import ration.record.project.Pattern;
 import ration.record.project.Project;
@@ -287,20 +286,6 @@ class PressureChecksTest {
                         .isLessThan(clean.capacity().inletFlow());
             }
         }
-    }
-
-    /** Checks in the ledger are counted once each, however many runs they were asked of. */
-    @Test
-    void theLedgerCountsChecksAndNotTheirRuns() throws Exception {
-        Assessment a = Assessment.of(ProjectFile.demo("tansy-l3"));
-        String open = Ledger.of(a, UnitSystem.US).open().figure();
-        assertThat(open)
-                .as("a joint, trapped fuel, a low point, blocked vents, a flow sender before a spill, the"
-                        + " drain test, and twelve kinds of"
-                        + " test that were not run")
-                .isEqualTo("18 of "
-                        + a.findings().stream().map(Finding::check).distinct().count());
-        assertThat(a.findings().size()).isGreaterThan(40);
     }
 
     @Test

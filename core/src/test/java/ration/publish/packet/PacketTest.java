@@ -94,13 +94,13 @@ class PacketTest {
         assertThat(pages.get(0)).contains(p.name(), "Open items", "Inspector");
         Assessment a = Assessment.of(p);
         String whole = String.join("\n", pages).replaceAll("\\s+", " ");
-        long open = a.open()
-                + ration.record.upkeep.Due.of(p.upkeep(), DAY).stream()
-                        .filter(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN)
-                        .count();
+        long due = ration.record.upkeep.Due.of(p.upkeep(), DAY).stream()
+                .filter(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN)
+                .count();
         assertThat(whole)
                 .contains(
-                        open + " open. The signatures below do not cover them",
+                        a.open() + " open" + (due == 0 ? "" : ", " + due + (due == 1 ? " part due" : " parts due"))
+                                + ". The signatures below do not cover them",
                         ration.answer.signoff.Requirement.of(a, UnitSystem.US).size() + " requirements");
         for (Finding f : a.findings()) {
             assertThat(whole).contains(f.title().split(" "));
