@@ -1,10 +1,12 @@
 package ration.answer.assess;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ForkJoinTask;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -27,6 +29,10 @@ import ration.verdict.check.Verdict;
 
 /** Works an assessment out: the matrix of cases, the answers that rest on them side by side, the checks. */
 final class Assessor {
+
+    /** What is the worst of every case: not shown while one of them did not solve. */
+    private static final Set<Check> OVER_EVERY_CASE =
+            EnumSet.of(Check.VAPOR_GAP, Check.VAPOR_HOT_FUEL, Check.AIR_RETURN_VAPOR);
 
     private Assessor() {}
 
@@ -105,7 +111,7 @@ final class Assessor {
                         Verdict.NOT_SHOWN,
                         "Measured shorter than the way between its ends: " + String.join(", ", wrong) + "."));
         Optional<CaseAnswer> open = cases.stream().filter(CaseAnswer::open).findFirst();
-        findings.replaceAll(f -> open.isEmpty() || f.check() != Check.VAPOR_GAP && f.check() != Check.VAPOR_HOT_FUEL
+        findings.replaceAll(f -> open.isEmpty() || !OVER_EVERY_CASE.contains(f.check())
                 ? f
                 : f.worse(
                         Verdict.NOT_SHOWN,

@@ -27,7 +27,8 @@ final class NeedsSaid {
             Check.AIR_VENT,
             Check.AIR_BLOCKED,
             Check.AIR_BOTH,
-            Check.AIR_TIPS);
+            Check.AIR_TIPS,
+            Check.AIR_RETURN_VAPOR);
     private static final Set<Check> LEAST = EnumSet.of(Check.FLOW_MARGIN, Check.FLOW_INLET_PRESSURE, Check.AIR_BLOCKED);
     private static final Set<Check> MOST = EnumSet.of(Check.FLOW_INLET_PRESSURE_MOST);
 

@@ -3,7 +3,6 @@ package ration.answer.assess;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import ration.aircraft.condition.Attitude;
 import ration.aircraft.heat.Warming;
 import ration.aircraft.model.Filter;
 import ration.aircraft.model.FuelSystem;
@@ -90,7 +89,7 @@ final class VaporChecks {
         checks.returns();
         vapor.ifPresent(checks::warming);
         vapor.ifPresent(checks::restart);
-        checks.inTank(tanks);
+        checks.findings.addAll(InTankChecks.of(project, cases, tanks));
         return checks.findings;
     }
 
@@ -441,52 +440,5 @@ final class VaporChecks {
                         ? ""
                         : "Wait it out, add a bleed back to the tank, or cool the bay after shutdown;"
                                 + " verify by the hot restart test."));
-    }
-
-    /**
-     * Pumps that stand in a tank are cooled by the fuel around them: the most there may be in it, over every attitude
-     * judged, while they stand clear of it.
-     */
-    private void inTank(List<TankAnswer> tanks) {
-        for (Pump pump : system.all(Pump.class).toList()) {
-            Point3 p = pump.place().point();
-            tanks.stream().filter(t -> within(t.tank(), p)).findFirst().ifPresent(t -> {
-                Covered governs = cases.stream()
-                        .map(c -> c.condition().attitude())
-                        .distinct()
-                        .map(a -> new Covered(
-                                a,
-                                t.body()
-                                        .volumeBelow(
-                                                a.gravity().up(),
-                                                a.gravity().up().dot(p))))
-                        .max(java.util.Comparator.comparingDouble(Covered::volume))
-                        .orElse(new Covered(
-                                project.brief().envelope().parkedAttitude(),
-                                t.body().capacity()));
-                findings.add(new Finding(
-                                Check.VAPOR_IN_TANK,
-                                pump.id(),
-                                "Pump in " + t.tank().name(),
-                                pump.id(),
-                                Verdict.THIN,
-                                ADVICE,
-                                u -> pump.name() + " is cooled by the fuel around it, and is out of it below "
-                                        + u.text(governs.volume(), Dimension.VOLUME) + " of "
-                                        + u.text(t.body().capacity(), Dimension.VOLUME) + ", "
-                                        + governs.attitude().label() + ".",
-                                Checks.PRACTICE,
-                                "Placard: keep that much or more, or stand the pump in a well.")
-                        .because(() -> WhyVapor.covered(pump, t.tank(), governs.volume())));
-            });
-        }
-    }
-
-    /** What a tank may hold in an attitude while a pump in it stands clear, m3. */
-    private record Covered(Attitude attitude, double volume) {}
-
-    private static boolean within(Tank tank, Point3 p) {
-        return tank.solid().floorAt(p.x(), p.y()).stream().anyMatch(z -> p.z() >= z)
-                && p.z() <= tank.solid().highest(new Point3(0, 0, 1));
     }
 }

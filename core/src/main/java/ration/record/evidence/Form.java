@@ -94,6 +94,7 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
                 system.tanks().stream()
                         .filter(t -> t.fitout().has(Fitout.Piece.ACCESS_PLATE))
                         .forEach(t -> all.put(t.id() + PLATE, "Access plate of " + t.name()));
+                system.cappedPorts().forEach(p -> all.put(p + CAP, "Cap or plug, " + Portname.text(system, p)));
             }
             case FORWARD_JOINTS -> joints(system, all, true);
             case RUNS ->
@@ -135,6 +136,7 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
     }
 
     private static final String PLATE = ".plate";
+    private static final String CAP = ".cap";
 
     /** Joints of every run; those forward of the firewall alone, where one is laid out. */
     private static void joints(FuelSystem system, Map<String, String> all, boolean forward) {
@@ -163,6 +165,9 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
 
     /** The piece of a system with this id: an item where there is one. */
     public static Optional<Item> item(FuelSystem system, String piece) {
-        return system.item(piece.replaceAll("\\.(start|end|plate)$", ""));
+        return system.item(
+                piece.endsWith(CAP)
+                        ? piece.substring(0, piece.lastIndexOf('.', piece.length() - CAP.length() - 1))
+                        : piece.replaceAll("\\.(start|end|plate)$", ""));
     }
 }

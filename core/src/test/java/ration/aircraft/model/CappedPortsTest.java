@@ -17,6 +17,8 @@ import ration.answer.assess.Assessment;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
+import ration.record.evidence.Form;
+import ration.record.evidence.TestKind;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 import ration.record.project.Difference;
@@ -82,6 +84,16 @@ class CappedPortsTest {
                 .filteredOn(l -> l.what().equals("Cap or plug"))
                 .singleElement()
                 .satisfies(l -> assertThat(l.amount()).isEqualTo("1 pcs"));
+    }
+
+    /** A look at every joint that was made before the cap was put on has not seen it. */
+    @Test
+    void it_is_looked_at_overnight() {
+        Form form = Form.of(TestKind.OVERNIGHT).orElseThrow();
+        assertThat(form.pieces(teed().system())).doesNotContainKey("tee.branch.cap");
+        assertThat(form.pieces(capped().system())).containsKey("tee.branch.cap");
+        assertThat(Form.item(capped().system(), "tee.branch.cap").orElseThrow().id())
+                .isEqualTo("tee");
     }
 
     @Test
