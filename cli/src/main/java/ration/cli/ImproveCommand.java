@@ -18,6 +18,7 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.Ledger;
+import ration.answer.fault.FaultSum;
 import ration.answer.improve.ImproveWords;
 import ration.answer.improve.Improvement;
 import ration.answer.improve.MakeItHold;
@@ -52,8 +53,8 @@ final class ImproveCommand implements Callable<Integer> {
             names = "--leave",
             paramLabel = "KIND",
             arity = "1..*",
-            description = "Kinds of work to leave alone: lines, filters, valves, pumps, mounts, tanks, vents, heat,"
-                    + " fuel, placard.")
+            description = "Kinds of work to leave alone: lines, filters, valves, pumps, mounts, tanks, vents, drains,"
+                    + " headers, senders, heat, fuel, placard.")
     private List<String> leave = List.of();
 
     @Option(
@@ -62,6 +63,12 @@ final class ImproveCommand implements Callable<Integer> {
             description = "Your own list, with the columns part, size, price, hours, weight, source, date; the one that"
                     + " ships is made up. --print-costs prints it, to begin with.")
     private Path costs;
+
+    @Option(
+            names = "--failures",
+            description = "Failures are to hold too: changes that take the harm from them are tried on top of the"
+                    + " cheapest sets, every failure run with each.")
+    private boolean failures;
 
     @Option(names = "--print-costs", description = "Prints the list of costs that is used, and ends.")
     private boolean print;
@@ -106,7 +113,7 @@ final class ImproveCommand implements Callable<Integer> {
                                         .collect(Collectors.joining(", "))
                                 + ".")));
             }
-            w = w.leaving(sorts);
+            w = w.leaving(sorts).withFailures(failures);
             return Optional.of(costs == null ? w : w.by(CostList.read(Files.readString(costs))));
         } catch (IOException e) {
             asked.err().println("ration: " + costs + " cannot be read: " + FileTrouble.why(costs, e) + ".");
@@ -121,6 +128,7 @@ final class ImproveCommand implements Callable<Integer> {
         add(lines, "", words.size());
         add(lines, "", words.always());
         add(lines, "", words.beyond());
+        add(lines, "", words.failures());
         Ledger was = Ledger.of(before, UnitSystem.US);
         int n = 0;
         for (Improvement i : found.sets()) {
@@ -132,6 +140,7 @@ final class ImproveCommand implements Callable<Integer> {
                     .forEach(p -> lines.add(String.format(
                             "    %-14s %-22s %s",
                             p.is().title(), p.words(), p.is().verdict().word())));
+            add(lines, "    ", words.failures(i));
             add(lines, "    Stays Thin: ", words.thin(i));
             add(lines, "    Opens: ", words.opens(i));
             add(lines, "    Ends: ", words.ends(i));
@@ -156,6 +165,11 @@ final class ImproveCommand implements Callable<Integer> {
         ids(root.putArray("fails"), found.failing());
         ids(root.putArray("stillFails"), found.beyond());
         titles(root.putArray("always"), found.always());
+        if (found.failures().was().asked()) {
+            failures(root.putObject("failures"), found.failures().was());
+            ArrayNode stay = root.putArray("failuresNotCured");
+            found.failures().beyond().forEach(stay::add);
+        }
         root.put("mostChanges", found.size()).put("solved", found.solved());
         ArrayNode sets = root.putArray("sets");
         for (Improvement i : found.sets()) {
@@ -174,12 +188,17 @@ final class ImproveCommand implements Callable<Integer> {
             entry(ledger, "unusable", l.unusable());
             entry(ledger, "vapor", l.vapor());
             entry(ledger, "open", l.open());
+            i.failures().ifPresent(f -> failures(node.putObject("failures"), f));
             ids(node.putArray("thin"), i.thin());
             ids(node.putArray("opens"), i.opens());
             ArrayNode ends = node.putArray("ends");
             i.ends().forEach(ends::add);
         }
         return Json.text(root);
+    }
+
+    private static void failures(ObjectNode node, FaultSum f) {
+        node.put("all", f.all()).put("fail", f.shorts()).put("notShown", f.notShown());
     }
 
     private static void entry(ObjectNode ledger, String key, Ledger.Entry e) {

@@ -51,6 +51,9 @@ import ration.record.file.ProjectFileException;
 @ExtendWith(ApplicationExtension.class)
 abstract class WindowHarness {
 
+    /** Seconds waited for what has to come: how long it takes is for benchmarks to tell, not for tests. */
+    private static final int PATIENCE = 180;
+
     /** Answers for the file choosers, which cannot be driven. */
     static final class Answers implements FileDialogs {
         Path open;
@@ -234,7 +237,7 @@ abstract class WindowHarness {
 
     void until(BooleanSupplier condition) {
         try {
-            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> {
+            WaitForAsyncUtils.waitFor(PATIENCE, TimeUnit.SECONDS, () -> {
                 // whoever asks again at once keeps the window from getting there
                 Hand.settle();
                 return WaitForAsyncUtils.asyncFx(() -> holds(condition)).get();

@@ -1,6 +1,5 @@
 package ration.aircraft.model;
 
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -17,12 +16,21 @@ public record GaugePort(Tag tag, Shows shows) implements Fitted {
         PRESSURE("Pressure sender"),
         TEMPERATURE("Temperature sender"),
         /** Capped; a gauge is put on when something is looked for. */
-        NOTHING("Test port");
+        NOTHING("Test port"),
+        /** Capped, at a low point: opened to let water out. Water and dirt are looked for in what runs. */
+        SAMPLE("Drain port");
 
         private final String label;
+        private final String before;
 
         Shows(String label) {
             this.label = label;
+            before = label.toLowerCase(Locale.ROOT);
+        }
+
+        /** Whether a needle in front of the pilot shows something of it. */
+        public boolean needle() {
+            return this == PRESSURE || this == TEMPERATURE;
         }
 
         public String label() {
@@ -37,11 +45,9 @@ public record GaugePort(Tag tag, Shows shows) implements Fitted {
         /** The one that is called so, by its key or in the words records had before there were keys. */
         public static Optional<Shows> written(String text) {
             return Stream.of(values())
-                    .filter(s -> s.key().equals(text) || BEFORE.get(s.ordinal()).equals(text))
+                    .filter(s -> s.key().equals(text) || s.before.equals(text))
                     .findFirst();
         }
-
-        private static final List<String> BEFORE = List.of("pressure sender", "temperature sender", "test port");
     }
 
     @Override

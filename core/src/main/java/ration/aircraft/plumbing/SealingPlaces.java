@@ -6,6 +6,7 @@ import java.util.Optional;
 import ration.aircraft.model.Fitout;
 import ration.aircraft.model.Fitted;
 import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.GaugePort;
 import ration.aircraft.model.Header;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.PortRef;
@@ -125,6 +126,11 @@ public final class SealingPlaces {
                 all.add(at(s, "drain", Kind.DRAIN));
             }
             return all;
+        }
+
+        @Override
+        public List<Place> gaugePort(GaugePort g) {
+            return g.shows() == GaugePort.Shows.SAMPLE ? List.of(at(g, "drain", Kind.DRAIN)) : List.of();
         }
 
         @Override

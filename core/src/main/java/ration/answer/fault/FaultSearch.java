@@ -155,7 +155,7 @@ public final class FaultSearch {
     }
 
     /** Of some of them. */
-    static List<FaultAnswer> of(
+    public static List<FaultAnswer> of(
             Assessment a, List<Fault> some, UnitSystem units, DoubleConsumer progress, BooleanSupplier stop) {
         FaultSearch search = new FaultSearch(a, units);
         Steps steps = new Steps(progress, some.size());
@@ -168,6 +168,11 @@ public final class FaultSearch {
                 })
                 .sorted(WORST_FIRST)
                 .toList();
+    }
+
+    /** Every failure of a layout. */
+    public static List<Fault> ways(Assessment a) {
+        return Catalogue.of(a.project().system());
     }
 
     /** Of one fault. */

@@ -52,6 +52,11 @@ public record FaultSum(boolean asked, int all, int shorts, int notShown, Optiona
         return new FaultSum(true, all, shorts, notShown, OptionalInt.of(open), worst.worse(and));
     }
 
+    /** A failure in words: the part, and what fails of it. */
+    public static String title(FaultAnswer f) {
+        return f.part() + " " + Catalogue.words(f.fault());
+    }
+
     private static int count(List<FaultAnswer> found, Verdict verdict) {
         return (int) found.stream().filter(f -> f.verdict() == verdict).count();
     }

@@ -146,7 +146,7 @@ final class Readable {
                 });
         java.util.stream.Stream.concat(
                         system.all(FlowSender.class),
-                        system.all(GaugePort.class).filter(g -> g.shows() != GaugePort.Shows.NOTHING))
+                        system.all(GaugePort.class).filter(g -> g.shows().needle()))
                 .forEach(f -> all.add(Reading.sign(f.id(), Reading.What.STILL, true, s)));
         system.all(Strainer.class).forEach(f -> all.add(Reading.sign(f.id(), Reading.What.WATER, true, s)));
         for (Tank t : system.tanks()) {

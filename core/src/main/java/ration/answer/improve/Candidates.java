@@ -7,13 +7,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import ration.aircraft.model.Fitout;
-import ration.aircraft.model.Run;
 import ration.aircraft.model.Tank;
-import ration.aircraft.plumbing.Joints;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.TankAnswer;
+import ration.answer.remedy.BuildChanges;
 import ration.answer.remedy.Change;
 import ration.answer.remedy.FlowChanges;
 import ration.answer.remedy.LessLeft;
@@ -23,7 +21,6 @@ import ration.base.quantity.Quantity;
 import ration.base.quantity.Unit;
 import ration.base.task.Task;
 import ration.physics.flow.FlowAnswer;
-import ration.record.cost.LayoutParts;
 import ration.record.cost.Part;
 import ration.record.cost.Takes;
 import ration.record.project.Project;
@@ -91,38 +88,10 @@ final class Candidates {
         }
     }
 
-    /** At the run or the tank a finding is of. */
+    /** At the part a finding is of. */
     private void at(Finding f) {
-        project.system().item(f.item()).flatMap(i -> i.only(Run.class)).ifPresent(r -> run(f, r));
+        all.addAll(BuildChanges.of(assessment, f));
         tank(f);
-    }
-
-    private void run(Finding f, Run r) {
-        int more = Joints.adapters(Joints.adapted(r)) - Joints.adapters(r);
-        if (f.check() == Check.BUILD_JOINT && more > 0) {
-            all.add(new Change(
-                    r.id(),
-                    "adapters",
-                    Change.Sort.LINES,
-                    (more == 1 ? "Adapter on " : "Adapters on ") + r.name(),
-                    "between its fittings and the ports they meet",
-                    p -> p.with(p.system().change(r.id(), Run.class, Joints::adapted)),
-                    List.of(new Takes(Part.ADAPTER, "", more))));
-        }
-        if (f.check() == Check.BUILD_FIRE && !r.build().marks().sleeved()) {
-            double feet = project.system()
-                    .point(r.from())
-                    .flatMap(a -> project.system().point(r.to()).map(b -> Unit.FOOT.fromSi(r.lengthM(a, b))))
-                    .orElse(0.0);
-            all.add(new Change(
-                    r.id(),
-                    "sleeve",
-                    Change.Sort.HEAT,
-                    "Sleeve on " + r.name(),
-                    "ends sealed and banded",
-                    p -> p.with(p.system().change(r.id(), Run.class, Run::sleeved)),
-                    List.of(new Takes(Part.SLEEVE, LayoutParts.size(r.size()), Math.max(0.1, feet)))));
-        }
     }
 
     private void tank(Finding f) {
@@ -134,17 +103,6 @@ final class Candidates {
         Optional<TankAnswer> answer = assessment.tanks().stream()
                 .filter(x -> x.tank().id().equals(t.id()))
                 .findFirst();
-        if (f.check() == Check.AIR_BLOCKED && !t.fitout().secondAir()) {
-            all.add(new Change(
-                    t.id(),
-                    "air",
-                    Change.Sort.VENTS,
-                    "Vented cap on " + t.name(),
-                    "second air source, placed so ice or insects cannot block both",
-                    p -> p.with(p.system()
-                            .change(t.id(), Tank.class, x -> x.with(x.fitout().with(Fitout.Piece.SECOND_AIR, true)))),
-                    List.of(Takes.one(Part.VENTED_CAP))));
-        }
         if (f.check() == Check.TANK_UNUSABLE) {
             answer.ifPresent(x -> placard(t, x.unusable()));
         }

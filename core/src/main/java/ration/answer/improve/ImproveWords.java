@@ -16,8 +16,10 @@ public record ImproveWords(MakeItHold found, Weights weights, UnitSystem units) 
     /** What it asked, and how far it came. */
     public String head() {
         int fails = found.failing().size();
-        return fails == 0
-                ? "Nothing Fails. What is Not shown waits for its tests and figures."
+        return fails == 0 && !found.sets().isEmpty()
+                ? "Nothing Fails as it is; " + found.sets().size() + (found.sets().size() == 1 ? " set" : " sets")
+                        + " after which fewer failures Fail."
+                : fails == 0 ? "Nothing Fails. What is Not shown waits for its tests and figures."
                 : found.sets().isEmpty()
                         ? (found.stopped()
                                 ? "Stopped before a set was found."
@@ -105,6 +107,28 @@ public record ImproveWords(MakeItHold found, Weights weights, UnitSystem units) 
         public String words() {
             return same() ? "same" : was.figure() + " \u2192 " + is.figure();
         }
+    }
+
+    /** What was found of failures as the layout stands; empty where they were not asked for. */
+    public String failures() {
+        WithFailures f = found.failures();
+        return f.stopped()
+                ? "Failures: stopped before all were run, nothing is shown of them."
+                : !f.was().asked()
+                        ? ""
+                        : "Failures as it is: " + counted(f.was()) + "."
+                                + (f.beyond().isEmpty()
+                                        ? ""
+                                        : " No single change known here cures: " + String.join("; ", f.beyond()) + ".");
+    }
+
+    private static String counted(FaultSum f) {
+        return f.shorts() + " of " + f.all() + " Fail, " + f.notShown() + " Not shown";
+    }
+
+    /** How failures end with a set, where that was asked. */
+    public String failures(Improvement i) {
+        return i.failures().filter(FaultSum::asked).map(f -> "failures: " + counted(f)).orElse("");
     }
 
     /**

@@ -1,8 +1,10 @@
 package ration.answer.improve;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import ration.answer.assess.Assessment;
+import ration.answer.fault.FaultSum;
 import ration.answer.remedy.Change;
 import ration.answer.remedy.FlowChanges;
 import ration.record.cost.Bill;
@@ -21,6 +23,7 @@ import ration.verdict.check.Finding;
  * @param thin what is Thin then, by title
  * @param opens what is Not shown then and was not before
  * @param ends tests on record that count now and would not
+ * @param failures how every failure ends with them; empty where that was not asked
  */
 public record Improvement(
         List<Change> changes,
@@ -30,13 +33,18 @@ public record Improvement(
         Assessment after,
         List<Finding> thin,
         List<Finding> opens,
-        List<String> ends) {
+        List<String> ends,
+        Optional<FaultSum> failures) {
 
     public Improvement {
         changes = List.copyOf(changes);
         thin = List.copyOf(thin);
         opens = List.copyOf(opens);
         ends = List.copyOf(ends);
+    }
+
+    Improvement with(FaultSum all) {
+        return new Improvement(changes, bill, givenUpM3, counts, after, thin, opens, ends, Optional.of(all));
     }
 
     /** All of them as one edit, made on whatever the layout is by then. */

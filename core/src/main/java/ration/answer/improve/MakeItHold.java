@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -44,6 +45,7 @@ import ration.verdict.check.Verdict;
  * @param changes that were tried
  * @param solved sets that were looked at
  * @param stopped whether it was told to stop: there may be cheaper sets, and others
+ * @param failures what was found of failures
  */
 public record MakeItHold(
         List<Improvement> sets,
@@ -54,11 +56,12 @@ public record MakeItHold(
         List<Double> alone,
         List<Change> changes,
         int solved,
-        boolean stopped) {
+        boolean stopped,
+        WithFailures failures) {
 
     /** Nothing asked yet. */
     public static final MakeItHold NONE =
-            new MakeItHold(List.of(), List.of(), List.of(), List.of(), 0, List.of(), List.of(), 0, false);
+            new MakeItHold(List.of(), List.of(), List.of(), List.of(), 0, List.of(), List.of(), 0, false, WithFailures.NOT_ASKED);
 
     /** Sets told. */
     private static final int MOST = 8;
@@ -98,7 +101,28 @@ public record MakeItHold(
      * @param task told the share that is done; once stopped, what was found by then is given back
      */
     public static MakeItHold of(Assessment a, Weights weights, Task task) {
-        return new Search(a, weights, task).run();
+        if (!weights.failures()) {
+            return new Search(a, weights, task).run();
+        }
+        MakeItHold found = new Search(a, weights, new Task(d -> task.progress().accept(d / 2), task.cancelled())).run();
+        return FailuresToo.of(
+                found, a, weights, new Task(d -> task.progress().accept(0.5 + d / 2), task.cancelled()));
+    }
+
+    MakeItHold with(WithFailures of) {
+        return new MakeItHold(
+                sets, failing, beyond, always, size, alone, changes, solved, stopped || of.stopped(), of);
+    }
+
+    /** With sets that failures were asked of, how many were solved for them, and what their changes do alone. */
+    MakeItHold with(List<Improvement> others, int more, Map<Change, Double> flow) {
+        List<Change> tried = new ArrayList<>(changes);
+        List<Double> each = new ArrayList<>(alone);
+        flow.forEach((c, ratio) -> {
+            tried.add(c);
+            each.add(ratio);
+        });
+        return new MakeItHold(others, failing, beyond, always, size, each, tried, solved + more, stopped, failures);
     }
 
     /** A change solved alone: which of what Fails it cures or brings nearer, a bit each. */
@@ -114,7 +138,7 @@ public record MakeItHold(
         private final Task task;
         private final List<Finding> failing;
         private final List<CaseAnswer.Setting> nearest;
-        private final Set<String> unshown;
+        private final Weighing weighing;
         private List<Single> singles = List.of();
         private final List<Single> forced = new ArrayList<>();
         private long forcedCures;
@@ -133,7 +157,7 @@ public record MakeItHold(
             List<Finding> all = Candidates.failing(a);
             failing = all.subList(0, Math.min(Long.SIZE - 1, all.size()));
             nearest = a.governing().isPresent() ? a.nearest(NEAREST) : List.of();
-            unshown = ids(a, Verdict.NOT_SHOWN);
+            weighing = new Weighing(a, weights);
         }
 
         MakeItHold run() {
@@ -180,8 +204,14 @@ public record MakeItHold(
                 }
             }
             long cured = found.isEmpty() ? 0 : reach;
+            // what was not looked for may be cured by the way
+            Set<String> stay = found.stream()
+                    .flatMap(i -> Candidates.failing(i.after()).stream())
+                    .map(Finding::id)
+                    .collect(Collectors.toSet());
             List<Finding> beyond = IntStream.range(0, failing.size())
                     .filter(i -> (cured >> i & 1) == 0)
+                    .filter(i -> found.isEmpty() || stay.contains(failing.get(i).id()))
                     .mapToObj(failing::get)
                     .toList();
             task.progress().accept(1);
@@ -232,7 +262,8 @@ public record MakeItHold(
                     all.stream().map(Single::flow).toList(),
                     all.stream().map(Single::change).toList(),
                     looked,
-                    task.cancelled().getAsBoolean());
+                    task.cancelled().getAsBoolean(),
+                    WithFailures.NOT_ASKED);
         }
 
         private Single alone(Change c) {
@@ -254,9 +285,9 @@ public record MakeItHold(
                     c,
                     cures,
                     helps,
-                    counts(List.of(c), p),
+                    weighing.counts(List.of(c), p),
                     after.governing().map(CaseAnswer::ratio).orElse(Double.NaN),
-                    !then.breaks() && answers(after));
+                    !then.breaks() && weighing.answers(after));
         }
 
         /** What of it is left, a bit each, and whether something else fails. */
@@ -283,39 +314,6 @@ public record MakeItHold(
                 }
             }
             return new Then(left, breaks);
-        }
-
-        private double counts(List<Change> changes, Project then) {
-            Bill bill = bill(changes);
-            return weights.counts(bill.price(), bill.hours(), givenUp(then));
-        }
-
-        private Bill bill(List<Change> changes) {
-            List<Takes> takes =
-                    changes.stream().flatMap(c -> c.takes().stream()).toList();
-            return Bill.of(weights.costs(), takes);
-        }
-
-        /** Placards raised, m3; one lowered by hand in between gives nothing back. */
-        private double givenUp(Project then) {
-            return then.system().tanks().stream()
-                    .mapToDouble(t -> Math.max(
-                            0,
-                            t.unusable().si()
-                                    - project.system()
-                                            .item(t.id())
-                                            .flatMap(i -> i.only(Tank.class))
-                                            .map(x -> x.unusable().si())
-                                            .orElse(0.0)))
-                    .sum();
-        }
-
-        /** A change that hides an answer is none: only tests and how sure a figure is may become Not shown by it. */
-        private boolean answers(Assessment after) {
-            return !after.blocked()
-                    && after.findings().stream()
-                            .filter(f -> f.verdict() == Verdict.NOT_SHOWN && !unshown.contains(f.id()))
-                            .allMatch(MakeItHold::mayOpen);
         }
 
         /** The fewest changes that cover all that is within reach, three at least. */
@@ -449,26 +447,14 @@ public record MakeItHold(
                     stays[i] += (int) (then.left() >> i & 1);
                 }
             }
-            return (then.left() & reach) == 0 && !then.breaks() && answers(quick);
+            return (then.left() & reach) == 0 && !then.breaks() && weighing.answers(quick);
         }
 
         /** What is told of a set that holds. */
         private Improvement told(Wanted w) {
             List<Change> changes = changes(w);
             Project p = Improvement.made(project, changes);
-            Assessment after = Assessment.of(p, Optional.of(before));
-            List<Finding> now = after.findings();
-            return new Improvement(
-                    changes,
-                    bill(changes),
-                    givenUp(p),
-                    counts(changes, p),
-                    after,
-                    now.stream().filter(f -> f.verdict() == Verdict.THIN).toList(),
-                    now.stream()
-                            .filter(f -> f.verdict() == Verdict.NOT_SHOWN && !unshown.contains(f.id()))
-                            .toList(),
-                    ended(p));
+            return weighing.told(changes, Assessment.of(p, Optional.of(before)));
         }
 
         /** Of the cases nearest to failing; one that is left as it is does not count. */
@@ -487,35 +473,5 @@ public record MakeItHold(
             }
             return fails;
         }
-
-        private List<String> ended(Project then) {
-            AsBuilt was = project.asBuilt();
-            AsBuilt is = then.asBuilt();
-            List<HangarTest> counted = project.tests().stream()
-                    .filter(t -> Standing.of(t, was).counts())
-                    .toList();
-            return counted.stream()
-                    .filter(t -> !Standing.of(t, is).counts())
-                    .map(t -> Named.of(project.system(), t))
-                    .distinct()
-                    .toList();
-        }
-    }
-
-    /** What a change may leave to be shown: a test, a figure, how something is built. */
-    private static boolean mayOpen(Finding f) {
-        return switch (f.check()) {
-            case TANK_STALE, FLOW_SURE -> true;
-            // these say that a whole room of checks gave no answer
-            case BUILD_CHECKED, PROOF_CHECKED -> false;
-            default -> f.topic() == Check.Topic.HANGAR || f.topic() == Check.Topic.RUNS;
-        };
-    }
-
-    private static Set<String> ids(Assessment a, Verdict v) {
-        return a.findings().stream()
-                .filter(f -> f.verdict() == v)
-                .map(Finding::id)
-                .collect(Collectors.toSet());
     }
 }

@@ -13,8 +13,9 @@ import ration.record.cost.CostList;
  * @param gallon what a gallon that can be used is worth, 0 or above
  * @param leave kinds of work that are left alone
  * @param costs what parts cost
+ * @param failures whether failures are to hold too
  */
-public record Weights(double hour, double gallon, Set<Change.Sort> leave, CostList costs) {
+public record Weights(double hour, double gallon, Set<Change.Sort> leave, CostList costs, boolean failures) {
 
     private static final double HOUR = 40;
     private static final double GALLON = 60;
@@ -30,23 +31,27 @@ public record Weights(double hour, double gallon, Set<Change.Sort> leave, CostLi
 
     /** Forty an hour, sixty a gallon, nothing left alone, the list that ships. */
     public static Weights usual() {
-        return new Weights(HOUR, GALLON, Set.of(), CostList.shipped());
+        return new Weights(HOUR, GALLON, Set.of(), CostList.shipped(), false);
     }
 
     public Weights hour(double worth) {
-        return new Weights(worth, gallon, leave, costs);
+        return new Weights(worth, gallon, leave, costs, failures);
     }
 
     public Weights gallon(double worth) {
-        return new Weights(hour, worth, leave, costs);
+        return new Weights(hour, worth, leave, costs, failures);
     }
 
     public Weights leaving(Set<Change.Sort> sorts) {
-        return new Weights(hour, gallon, sorts, costs);
+        return new Weights(hour, gallon, sorts, costs, failures);
     }
 
     public Weights by(CostList list) {
-        return new Weights(hour, gallon, leave, list);
+        return new Weights(hour, gallon, leave, list, failures);
+    }
+
+    public Weights withFailures(boolean too) {
+        return new Weights(hour, gallon, leave, costs, too);
     }
 
     /** All of it in money. */

@@ -38,6 +38,9 @@ public record Change(
         MOUNTS("mounts", "tank mounts"),
         TANKS("tanks", "tank outlets"),
         VENTS("vents", "caps"),
+        DRAINS("drains", "drains"),
+        HEADERS("headers", "headers"),
+        SENDERS("senders", "senders"),
         HEAT("heat", "sleeves"),
         FUEL("fuel", "fuel class"),
         PLACARD("placard", "placards");

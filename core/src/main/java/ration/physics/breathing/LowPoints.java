@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import ration.aircraft.model.EngineInlet;
 import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.GaugePort;
 import ration.aircraft.model.Header;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.Once;
@@ -180,11 +181,26 @@ public record LowPoints(List<Found> points) {
                 .isPresent();
     }
 
+    /** What water is let out of. */
+    private static final SomeKinds<Boolean> DRAINS = new SomeKinds<>() {
+        @Override
+        public Boolean otherwise(Item item) {
+            return false;
+        }
+
+        @Override
+        public Boolean strainer(Strainer item) {
+            return item.drain();
+        }
+
+        @Override
+        public Boolean gaugePort(GaugePort item) {
+            return item.shows() == GaugePort.Shows.SAMPLE;
+        }
+    };
+
     private static boolean drained(FuelSystem system, Node n) {
-        return system.item(n.item)
-                .flatMap(i -> i.only(Strainer.class))
-                .filter(Strainer::drain)
-                .isPresent();
+        return system.item(n.item).filter(i -> i.as(DRAINS)).isPresent();
     }
 
     private static void vents(FuelSystem system, Point3 up, List<Found> found) {

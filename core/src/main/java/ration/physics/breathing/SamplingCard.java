@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import ration.aircraft.model.Fitout;
 import ration.aircraft.model.FuelSystem;
+import ration.aircraft.model.GaugePort;
 import ration.aircraft.model.Header;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.Place;
@@ -46,6 +47,11 @@ public final class SamplingCard {
         @Override
         public Optional<Place> strainer(Strainer strainer) {
             return strainer.drain() ? Optional.of(strainer.place()) : Optional.empty();
+        }
+
+        @Override
+        public Optional<Place> gaugePort(GaugePort port) {
+            return port.shows() == GaugePort.Shows.SAMPLE ? Optional.of(port.place()) : Optional.empty();
         }
 
         @Override

@@ -99,9 +99,7 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> gaugePort(GaugePort item) {
-        return item.shows() == GaugePort.Shows.NOTHING
-                ? leaking()
-                : leaking(Kind.INDICATION_FROZEN, Kind.INDICATION_WRONG);
+        return item.shows().needle() ? leaking(Kind.INDICATION_FROZEN, Kind.INDICATION_WRONG) : leaking();
     }
 
     @Override

@@ -201,6 +201,11 @@ final class Symbols {
                 case TEMPERATURE ->
                     List.of(dial, line(x, y - 5, x, y + 2, 1.8), new Disc(new Spot(x, y + 3.5), 2.6, Ink.INK, NO_PEN));
                 case NOTHING -> List.of(dial, line(x - 5, y, x + 5, y, 1.8));
+                case SAMPLE -> {
+                    List<Mark> marks = new ArrayList<>(drain(new Spot(x, y + 7)));
+                    marks.add(dial);
+                    yield marks;
+                }
             };
         }
 

@@ -163,7 +163,7 @@ public final class LayoutParts {
 
         @Override
         public List<Takes> gaugePort(GaugePort item) {
-            return NONE;
+            return item.shows() == GaugePort.Shows.SAMPLE ? List.of(Takes.one(Part.DRAIN_PORT)) : NONE;
         }
 
         @Override

@@ -390,6 +390,9 @@ final class RestsOn {
         for (Item item : system.items()) {
             drain(item.id());
             item.only(Header.class).filter(Header::drain).ifPresent(h -> line(h.id(), "drain", "fitted"));
+            item.only(GaugePort.class)
+                    .filter(g -> g.shows() == GaugePort.Shows.SAMPLE)
+                    .ifPresent(g -> line(g.id(), "drain", "fitted"));
             item.only(Strainer.class)
                     .ifPresent(s -> line(
                             s.id(),

@@ -49,7 +49,10 @@ import ration.base.quantity.Unit;
  */
 public final class ItemEdits {
 
-    static final String BY = "estimate";
+    /** How a figure is said to be known that nobody measured. */
+    public static final String ESTIMATE = "estimate";
+
+    static final String BY = ESTIMATE;
     static final double INCH = 0.0254;
 
     private final FuelSystem system;

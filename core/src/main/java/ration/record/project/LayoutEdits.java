@@ -3,6 +3,7 @@ package ration.record.project;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import ration.aircraft.model.EngineInlet;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Header;
@@ -12,6 +13,7 @@ import ration.aircraft.model.Outlet;
 import ration.aircraft.model.Place;
 import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Run;
+import ration.aircraft.model.RunBuild;
 import ration.aircraft.model.Selector;
 import ration.aircraft.model.SomeKinds;
 import ration.aircraft.model.Strainer;
@@ -82,7 +84,7 @@ public final class LayoutEdits {
     /** Ports of an item by which fuel leaves on its way to the engine. */
     private static List<String> leaving(Item item) {
         return item.only(Header.class)
-                .map(h -> java.util.stream.Stream.concat(h.outlets().stream(), h.vents().stream())
+                .map(h -> Stream.concat(h.outlets().stream(), h.vents().stream())
                         .toList())
                 .orElse(List.of(Item.OUT));
     }
@@ -199,19 +201,32 @@ public final class LayoutEdits {
         Point3 end = system.point(run.to()).orElse(start);
         Half half = Half.of(run, start, end);
         Item added = kind.make(system, half.at());
-        double length = run.lengthM(start, end);
+        return Optional.of(split(system, run, added, half.before(), run.lengthM(start, end) / 2));
+    }
+
+    /**
+     * An item put in a run.
+     *
+     * @param points of the run's measured points, how many lie before it
+     * @param metres of the run's length, how much lies before it
+     */
+    private static Outcome split(FuelSystem system, Run run, Item added, int points, double metres) {
+        double length = run.lengthM(
+                system.point(run.from()).orElse(new Point3(0, 0, 0)),
+                system.point(run.to()).orElse(new Point3(0, 0, 0)));
         Unit unit = run.length().map(l -> l.quantity().unit()).orElse(Unit.INCH);
-        Measured first = halfLength(length, unit);
+        // the piece at hand was made for the whole of it
+        RunBuild cut = run.build().with(RunBuild.Figure.SUPPLIED, Optional.empty());
         Run before = new Run(
                 run.id(),
                 run.name(),
                 run.from(),
                 inlet(added),
                 run.size(),
-                Optional.of(first),
-                run.points().subList(0, half.before()),
+                Optional.of(estimated(metres, unit)),
+                run.points().subList(0, points),
                 run.fittings(),
-                run.build().withEnd(ration.aircraft.model.RunBuild.End.NONE));
+                cut.withEnd(RunBuild.End.NONE));
         FuelSystem split = system.replace(before).plus(added);
         Run after = new Run(
                 freeRunId(split),
@@ -219,11 +234,54 @@ public final class LayoutEdits {
                 new PortRef(added.id(), Item.OUT),
                 run.to(),
                 run.size(),
-                Optional.of(first),
-                run.points().subList(half.before(), run.points().size()),
+                Optional.of(estimated(length - metres, unit)),
+                run.points().subList(points, run.points().size()),
                 List.of(),
-                run.build().withStart(ration.aircraft.model.RunBuild.End.NONE));
-        return Optional.of(new Outcome(split.plus(after), added.id()));
+                cut.withStart(RunBuild.End.NONE));
+        return new Outcome(split.plus(after), added.id());
+    }
+
+    /**
+     * Drain ports at the low point of a run or beside a part, at its height, so that what stands there runs out of it:
+     * one in each run that could take it.
+     */
+    public static List<Outcome> drainPorts(FuelSystem system, String at, Point3 low) {
+        Optional<Run> within = system.item(at).flatMap(i -> i.only(Run.class));
+        List<Run> runs = within.map(List::of)
+                .orElseGet(() -> Stream.concat(
+                                Topology.of(system).leaving(at).stream(), Topology.of(system).arriving(at).stream())
+                        .toList());
+        return runs.stream().map(run -> {
+            int before = within.isPresent() ? nearest(run, low) : run.from().item().equals(at) ? 0 : run.points().size();
+            Point3 start = system.point(run.from()).orElse(low);
+            Point3 end = system.point(run.to()).orElse(low);
+            double whole = run.lengthM(start, end);
+            double straight = way(start, run.points(), end);
+            double first = way(start, run.points().subList(0, before), low);
+            double share = straight > 0 ? Math.min(1, first / straight) : 0.5;
+            return split(system, run, NewItem.DRAIN_PORT.make(system, low), before, Math.max(INCH, whole * share));
+        }).toList();
+    }
+
+    private static int nearest(Run run, Point3 to) {
+        int best = 0;
+        for (int i = 1; i < run.points().size(); i++) {
+            best = run.points().get(i).point().distance(to)
+                            < run.points().get(best).point().distance(to)
+                    ? i
+                    : best;
+        }
+        return best;
+    }
+
+    private static double way(Point3 start, List<Place> over, Point3 end) {
+        double sum = 0;
+        Point3 last = start;
+        for (Place p : over) {
+            sum += last.distance(p.point());
+            last = p.point();
+        }
+        return sum + last.distance(end);
     }
 
     /**
@@ -253,8 +311,8 @@ public final class LayoutEdits {
         }
     }
 
-    private static Measured halfLength(double metres, Unit unit) {
-        return new Measured(Quantity.of(Math.round(unit.fromSi(metres / 2) * 100) / 100.0, unit), "estimate");
+    private static Measured estimated(double metres, Unit unit) {
+        return new Measured(Quantity.of(Math.round(unit.fromSi(metres) * 100) / 100.0, unit), "estimate");
     }
 
     private static Optional<Outcome> branch(FuelSystem system, Run run, NewItem kind) {

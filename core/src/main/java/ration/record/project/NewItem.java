@@ -50,6 +50,7 @@ public enum NewItem {
     PRESSURE_SENDER("Pressure sender", "a gauge shows the pressure here"),
     TEMPERATURE_SENDER("Temperature sender", "a gauge shows the fuel temperature here"),
     TEST_PORT("Test port", "capped, for a gauge on the ground"),
+    DRAIN_PORT("Drain port", "capped, opened at a low point to sample"),
     BULKHEAD("Bulkhead fitting", "through the firewall, 0.02 psi at 20 gph"),
     QUICK_DISCONNECT("Quick disconnect", "0.05 psi at 20 gph"),
     TEE("Tee", "joins a third line"),
@@ -135,6 +136,7 @@ public enum NewItem {
             case PRESSURE_SENDER -> new GaugePort(tag, GaugePort.Shows.PRESSURE);
             case TEMPERATURE_SENDER -> new GaugePort(tag, GaugePort.Shows.TEMPERATURE);
             case TEST_PORT -> new GaugePort(tag, GaugePort.Shows.NOTHING);
+            case DRAIN_PORT -> new GaugePort(tag, GaugePort.Shows.SAMPLE);
             case BULKHEAD -> new Bulkhead(inWall(system, tag), Rated.of(20, 0.02, BY));
             case QUICK_DISCONNECT -> new QuickDisconnect(tag, Rated.of(20, 0.05, BY));
             case TEE -> new Tee(tag, Measured.of(0.297, Unit.INCH, BY));

@@ -102,9 +102,7 @@ public record Offered(String name, String item, Part.Kind kind) {
 
         @Override
         public List<Offered> gaugePort(GaugePort g) {
-            return g.shows() == GaugePort.Shows.NOTHING
-                    ? List.of()
-                    : List.of(new Offered(g.name(), g.id(), Part.Kind.SENDER));
+            return g.shows().needle() ? List.of(new Offered(g.name(), g.id(), Part.Kind.SENDER)) : List.of();
         }
 
         @Override

@@ -53,6 +53,7 @@ final class ImprovePane extends ColumnBox {
     private final Label state = Ui.wrapped("", "soft");
     private final Label always = Ui.wrapped("");
     private final Label beyond = Ui.wrapped("");
+    private final Label ofFailures = Ui.wrapped("");
     private final Label trouble = Ui.trouble("improve-trouble");
     private final Button stop = Ui.button("Stop", "improve-stop", this::stopped, "chip");
     private final Button again = Ui.button("Find sets again", "improve-again", this::ask, "chip");
@@ -81,6 +82,7 @@ final class ImprovePane extends ColumnBox {
         state.setId("improve-state");
         always.setId("improve-always");
         beyond.setId("improve-beyond");
+        ofFailures.setId("improve-of-failures");
         hour = worth("improve-hour", "What an hour is worth");
         gallon = worth("improve-gallon", "What a usable gallon is worth");
         hour.update(weights.hour());
@@ -113,7 +115,11 @@ final class ImprovePane extends ColumnBox {
                 stop,
                 again);
         worth.setAlignment(Pos.CENTER_LEFT);
+        CheckBox too = new CheckBox("Failures too");
+        too.setId("improve-failures");
+        too.setOnAction(e -> weigh(weights.withFailures(too.isSelected())));
         FlowPane alone = new FlowPane(12, 4);
+        alone.getChildren().addAll(Ui.label("Make hold:", "soft"), too);
         alone.getChildren().add(Ui.label("Leave alone:", "soft"));
         for (Change.Sort s : Change.Sort.values()) {
             CheckBox box = new CheckBox(s.label());
@@ -132,11 +138,11 @@ final class ImprovePane extends ColumnBox {
         scroll.setFocusTraversable(false);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         rows.addEventFilter(KeyEvent.KEY_PRESSED, this::walk);
-        for (Label l : List.of(always, beyond)) {
+        for (Label l : List.of(always, beyond, ofFailures)) {
             l.managedProperty().bind(l.textProperty().isNotEmpty());
             l.visibleProperty().bind(l.managedProperty());
         }
-        getChildren().addAll(worth, alone, state, always, beyond, ImproveRows.heads(), scroll);
+        getChildren().addAll(worth, alone, state, always, beyond, ofFailures, ImproveRows.heads(), scroll);
         VBox.setVgrow(this, Priority.ALWAYS);
     }
 
@@ -222,6 +228,7 @@ final class ImprovePane extends ColumnBox {
                                 () -> mine.get() || task.cancelled().getAsBoolean())),
                 answer -> {
                     found = Optional.of(answer);
+                    answer.sets().forEach(i -> i.failures().ifPresent(f -> failures.put(i, f)));
                     show();
                 },
                 why -> {
@@ -241,6 +248,7 @@ final class ImprovePane extends ColumnBox {
                 .orElse("Solving each change alone, then sets of them."));
         always.setText(found.map(m -> words(m).always()).orElse(""));
         beyond.setText(found.map(m -> words(m).beyond()).orElse(""));
+        ofFailures.setText(found.map(m -> words(m).failures()).orElse(""));
         Ledger now = Ledger.of(asked, session.units().get());
         if (found.isEmpty()) {
             ImproveWords none = words(MakeItHold.NONE);

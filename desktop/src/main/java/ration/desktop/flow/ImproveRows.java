@@ -122,6 +122,9 @@ record ImproveRows(ImproveWords words, Assessment before, Ledger now) {
             grid.add(figure(p == 0 || pair.same() ? pair.words() : pair.is().figure(), pair.is(), p == 0), p + 3, 0);
         }
         VBox rest = new ColumnBox(0);
+        if (!words.failures(i).isEmpty()) {
+            rest.getChildren().add(Ui.wrapped(words.failures(i), "small"));
+        }
         few(i.thin().stream().map(f -> f.title()).toList())
                 .forEach(t -> rest.getChildren().add(Ui.wrapped(t, "soft")));
         few(i.ends().stream().map(t -> "ends " + t).toList())
