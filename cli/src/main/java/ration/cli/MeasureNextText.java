@@ -36,6 +36,9 @@ final class MeasureNextText {
             if (!words.outcomes().isEmpty()) {
                 lines.add("  " + words.outcomes());
             }
+            if (!words.first().isEmpty()) {
+                lines.add("  " + words.first());
+            }
             for (Job j : words.listed()) {
                 lines.add(String.format(
                         Locale.ROOT,
@@ -72,6 +75,7 @@ final class MeasureNextText {
                         .put("figure", j.key())
                         .put("figures", j.moves().size())
                         .put("measure", m.next().contains(j))
+                        .put("sourceSaid", !j.unsaid())
                         .put("tool", j.tool().name())
                         .put("minutes", j.minutes());
                 Json.figure(f, "share", m.share(j));

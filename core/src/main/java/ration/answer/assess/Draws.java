@@ -10,11 +10,13 @@ import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import ration.aircraft.model.Field;
 import ration.aircraft.model.FieldSheet;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.Pump;
+import ration.aircraft.model.SectionFields;
 import ration.aircraft.model.Tank;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.Measured;
@@ -128,7 +130,9 @@ public final class Draws {
                     .orElse(0.0);
             return new Drawn(
                     item,
-                    FieldSheet.of(item).stream()
+                    Stream.concat(
+                                    FieldSheet.of(item).stream(),
+                                    item.only(Tank.class).stream().flatMap(t -> SectionFields.of(t).stream()))
                             .filter(f -> !f.limit())
                             .filter(f -> f.unit().dimension() == Dimension.LENGTH
                                     || f.unit().dimension() == Dimension.PRESSURE && pump.isEmpty())

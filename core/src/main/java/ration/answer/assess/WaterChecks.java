@@ -86,8 +86,8 @@ final class WaterChecks {
                     u -> at(u, f) + ". Low point, parked: water collects here.",
                     project.brief().cite(Subject.DRAINS),
                     suction
-                            ? "Fit a capped port, opened to sample: a spring drain on suction draws air."
-                            : "Add a drain, or slope the line down to the gascolator.");
+                            ? "Fit a drain port, capped, opened to sample: a spring drain on suction draws air."
+                            : "Add a drain port, or slope the line down to the gascolator.");
         }
         if (wet.isEmpty() && !system.runs().isEmpty()) {
             add(

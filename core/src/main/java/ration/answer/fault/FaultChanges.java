@@ -80,11 +80,7 @@ public final class FaultChanges {
             sender(NewItem.FLOW_SENDER, "Flow sender", "indicates in time; adds its pressure drop", Part.FLOW_SENDER);
         }
         if (system.all(GaugePort.class).noneMatch(g -> g.shows() == GaugePort.Shows.PRESSURE)) {
-            sender(
-                    NewItem.PRESSURE_SENDER,
-                    "Pressure sender",
-                    "gauge drops in time; no pressure drop",
-                    Part.SENDER);
+            sender(NewItem.PRESSURE_SENDER, "Pressure sender", "gauge drops in time; no pressure drop", Part.SENDER);
         }
         system.all(Header.class)
                 .filter(h -> h.build().lowLight().isEmpty())
@@ -130,7 +126,8 @@ public final class FaultChanges {
     private void atPart(Fault f, Item item) {
         switch (f.kind()) {
             case SUPPLY_DEAD -> buses();
-            case PUMP_DEAD, PUMP_WEAK, RELIEF_STUCK_OPEN -> item.only(Pump.class).ifPresent(this::second);
+            case PUMP_DEAD, PUMP_WEAK, RELIEF_STUCK_OPEN ->
+                item.only(Pump.class).ifPresent(this::second);
             case REGULATOR_STUCK_SHUT, RETURN_BLOCKED -> reliefs();
             case LINE_PINCHED -> item.only(Run.class).ifPresent(this::wider);
             case FILTER_FOULED -> {
@@ -232,7 +229,8 @@ public final class FaultChanges {
                         Change.Sort.PUMPS,
                         p.name() + " on a second bus",
                         "its own switch, breaker and ground, from another source",
-                        s -> s.change(p.id(), Pump.class, x -> x.withBuild(x.build().withBus(otherBus(p)))),
+                        s -> s.change(
+                                p.id(), Pump.class, x -> x.withBuild(x.build().withBus(otherBus(p)))),
                         Takes.one(Part.SECOND_BUS)));
     }
 
@@ -278,9 +276,7 @@ public final class FaultChanges {
                         "Relief in " + p.name(),
                         "opens at " + units.text(RELIEVED * m.si(), Dimension.PRESSURE) + ", within the inlet maximum",
                         s -> s.change(
-                                p.id(),
-                                Pump.class,
-                                x -> x.withBuild(x.build().withRelief(share(m, RELIEVED)))),
+                                p.id(), Pump.class, x -> x.withBuild(x.build().withRelief(share(m, RELIEVED)))),
                         Takes.one(Part.PUMP))));
     }
 

@@ -18,7 +18,6 @@ import ration.answer.remedy.LessLeft;
 import ration.answer.remedy.MoreDegrees;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Quantity;
-import ration.base.quantity.Unit;
 import ration.base.task.Task;
 import ration.physics.flow.FlowAnswer;
 import ration.record.cost.Part;

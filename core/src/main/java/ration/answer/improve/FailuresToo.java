@@ -86,7 +86,8 @@ final class FailuresToo {
         if (found.sets().isEmpty()) {
             bases.add(new Base(List.of(), before, was));
         }
-        for (Improvement i : found.sets().subList(0, Math.min(BASES, found.sets().size()))) {
+        for (Improvement i :
+                found.sets().subList(0, Math.min(BASES, found.sets().size()))) {
             if (!stopped()) {
                 bases.add(new Base(i.changes(), i.after(), failures(i.after())));
             }
@@ -117,8 +118,8 @@ final class FailuresToo {
             Improvement i = found.sets().get(n);
             told.add(n < bases.size() ? i.with(FaultSum.of(bases.get(n).failures())) : i);
         }
-        told.sort(Comparator.comparingInt((Improvement i) -> i.failures().map(f -> f.shorts() + f.notShown()).orElse(
-                        Integer.MAX_VALUE))
+        told.sort(Comparator.comparingInt((Improvement i) ->
+                        i.failures().map(f -> f.shorts() + f.notShown()).orElse(Integer.MAX_VALUE))
                 .thenComparingDouble(Improvement::counts));
         Map<Change, Double> flow = new LinkedHashMap<>();
         told.stream()
@@ -155,7 +156,8 @@ final class FailuresToo {
             }
             Assessment then = Assessment.bare(c.on().apply(project), Optional.of(b.after()));
             if (sound(b, then)) {
-                List<FaultAnswer> now = FaultSearch.of(then, asked(then, ways), UnitSystem.US, d -> {}, task.cancelled());
+                List<FaultAnswer> now =
+                        FaultSearch.of(then, asked(then, ways), UnitSystem.US, d -> {}, task.cancelled());
                 Set<Integer> cured = cured(open, now);
                 if (!cured.isEmpty()) {
                     cures.add(new Cure(c, cured, weighing.counts(List.of(c), project)));
@@ -209,7 +211,8 @@ final class FailuresToo {
         List<List<Cure>> all = new ArrayList<>();
         subsets(cures, 0, new ArrayList<>(), all);
         Comparator<List<Cure>> most = Comparator.comparingInt(s -> -cured(s).size());
-        all.sort(most.thenComparingDouble(s -> s.stream().mapToDouble(Cure::counts).sum())
+        all.sort(most.thenComparingDouble(
+                        s -> s.stream().mapToDouble(Cure::counts).sum())
                 .thenComparing(s -> s.stream().map(c -> c.change().title()).collect(Collectors.joining())));
         List<Improvement> good = new ArrayList<>();
         List<Set<Change>> held = new ArrayList<>();
@@ -263,12 +266,10 @@ final class FailuresToo {
             return Optional.empty();
         }
         List<FaultAnswer> now = failures(after);
-        Map<Fault, Verdict> were =
-                b.failures().stream().collect(Collectors.toMap(FaultAnswer::fault, FaultAnswer::verdict, Verdict::worse));
+        Map<Fault, Verdict> were = b.failures().stream()
+                .collect(Collectors.toMap(FaultAnswer::fault, FaultAnswer::verdict, Verdict::worse));
         boolean harms = now.stream()
-                .anyMatch(f -> !holds(f.verdict())
-                        && were.containsKey(f.fault())
-                        && holds(were.get(f.fault())));
+                .anyMatch(f -> !holds(f.verdict()) && were.containsKey(f.fault()) && holds(were.get(f.fault())));
         FaultSum sum = FaultSum.of(now);
         FaultSum was = FaultSum.of(b.failures());
         return stopped() || harms || sum.shorts() + sum.notShown() >= was.shorts() + was.notShown()

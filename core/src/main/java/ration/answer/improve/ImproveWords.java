@@ -17,18 +17,20 @@ public record ImproveWords(MakeItHold found, Weights weights, UnitSystem units) 
     public String head() {
         int fails = found.failing().size();
         return fails == 0 && !found.sets().isEmpty()
-                ? "Nothing Fails as it is; " + found.sets().size() + (found.sets().size() == 1 ? " set" : " sets")
-                        + " after which fewer failures Fail."
-                : fails == 0 ? "Nothing Fails. What is Not shown waits for its tests and figures."
-                : found.sets().isEmpty()
-                        ? (found.stopped()
-                                ? "Stopped before a set was found."
-                                : "No set of changes known here cures what Fails: each is listed with its finding.")
-                        : found.sets().size() + (found.sets().size() == 1 ? " set" : " sets") + " of up to "
-                                + found.size() + " changes" + (found.always().isEmpty() ? "" : " beside those in all")
-                                + ", the cheapest first; " + UnitSystem.figure(found.solved(), 0)
-                                + " solved, each as one layout."
-                                + (found.stopped() ? " Stopped: others may be cheaper." : "");
+                ? "Nothing Fails as it is; " + found.sets().size()
+                        + (found.sets().size() == 1 ? " set" : " sets") + " after which fewer failures Fail."
+                : fails == 0
+                        ? "Nothing Fails. What is Not shown waits for its tests and figures."
+                        : found.sets().isEmpty()
+                                ? (found.stopped()
+                                        ? "Stopped before a set was found."
+                                        : "No set of changes known here cures what Fails: each is listed with its finding.")
+                                : found.sets().size() + (found.sets().size() == 1 ? " set" : " sets") + " of up to "
+                                        + found.size() + " changes"
+                                        + (found.always().isEmpty() ? "" : " beside those in all")
+                                        + ", the cheapest first; " + UnitSystem.figure(found.solved(), 0)
+                                        + " solved, each as one layout."
+                                        + (found.stopped() ? " Stopped: others may be cheaper." : "");
     }
 
     /** Why more than three were needed; empty where three were enough. */
@@ -128,7 +130,10 @@ public record ImproveWords(MakeItHold found, Weights weights, UnitSystem units) 
 
     /** How failures end with a set, where that was asked. */
     public String failures(Improvement i) {
-        return i.failures().filter(FaultSum::asked).map(f -> "failures: " + counted(f)).orElse("");
+        return i.failures()
+                .filter(FaultSum::asked)
+                .map(f -> "failures: " + counted(f))
+                .orElse("");
     }
 
     /**

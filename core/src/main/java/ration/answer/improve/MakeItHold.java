@@ -11,23 +11,15 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import ration.aircraft.model.Tank;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.LeastMargin;
 import ration.answer.remedy.Change;
 import ration.base.task.Steps;
 import ration.base.task.Task;
-import ration.record.cost.Bill;
-import ration.record.cost.Takes;
-import ration.record.evidence.AsBuilt;
-import ration.record.evidence.HangarTest;
-import ration.record.evidence.Named;
-import ration.record.evidence.Standing;
 import ration.record.project.Project;
 import ration.verdict.check.Check;
 import ration.verdict.check.Finding;
-import ration.verdict.check.Verdict;
 
 /**
  * The cheapest sets of changes after which nothing Fails. Each change is solved alone; then sets, the cheapest first,
@@ -60,8 +52,8 @@ public record MakeItHold(
         WithFailures failures) {
 
     /** Nothing asked yet. */
-    public static final MakeItHold NONE =
-            new MakeItHold(List.of(), List.of(), List.of(), List.of(), 0, List.of(), List.of(), 0, false, WithFailures.NOT_ASKED);
+    public static final MakeItHold NONE = new MakeItHold(
+            List.of(), List.of(), List.of(), List.of(), 0, List.of(), List.of(), 0, false, WithFailures.NOT_ASKED);
 
     /** Sets told. */
     private static final int MOST = 8;
@@ -105,13 +97,11 @@ public record MakeItHold(
             return new Search(a, weights, task).run();
         }
         MakeItHold found = new Search(a, weights, new Task(d -> task.progress().accept(d / 2), task.cancelled())).run();
-        return FailuresToo.of(
-                found, a, weights, new Task(d -> task.progress().accept(0.5 + d / 2), task.cancelled()));
+        return FailuresToo.of(found, a, weights, new Task(d -> task.progress().accept(0.5 + d / 2), task.cancelled()));
     }
 
     MakeItHold with(WithFailures of) {
-        return new MakeItHold(
-                sets, failing, beyond, always, size, alone, changes, solved, stopped || of.stopped(), of);
+        return new MakeItHold(sets, failing, beyond, always, size, alone, changes, solved, stopped || of.stopped(), of);
     }
 
     /** With sets that failures were asked of, how many were solved for them, and what their changes do alone. */

@@ -86,8 +86,9 @@ final class Weighing {
     private List<String> ended(Project then) {
         AsBuilt was = project.asBuilt();
         AsBuilt is = then.asBuilt();
-        List<HangarTest> counted =
-                project.tests().stream().filter(t -> Standing.of(t, was).counts()).toList();
+        List<HangarTest> counted = project.tests().stream()
+                .filter(t -> Standing.of(t, was).counts())
+                .toList();
         return counted.stream()
                 .filter(t -> !Standing.of(t, is).counts())
                 .map(t -> Named.of(project.system(), t))

@@ -129,6 +129,16 @@ public record Job(Item item, String key, List<Doubt.Move> moves, Tool tool, doub
                         .sum();
     }
 
+    /** Whether nobody said how one of them came about: that is asked before anything is measured again. */
+    public boolean unsaid() {
+        return moves.stream().anyMatch(m -> m.as().by().isBlank());
+    }
+
+    /** Whether they are the corners and walls of one tank. */
+    public boolean shape() {
+        return key.equals(SHAPE);
+    }
+
     /** Whether nobody measured one of them. */
     public boolean guessed() {
         return moves.stream().anyMatch(m -> Method.of(m.as()).guessed());

@@ -88,7 +88,7 @@ public record MeasureWords(MeasureNext found, UnitSystem units) {
                             .map(m -> m.item().name() + " " + inSentence(m.label()))
                             .toList());
         }
-        return j.key().equals("shape")
+        return j.shape()
                 ? j.item().name() + " shape"
                 : j.item().name() + " "
                         + inSentence(j.moves().get(j.moves().size() - 1).label());
@@ -145,8 +145,23 @@ public record MeasureWords(MeasureNext found, UnitSystem units) {
                         + (rises ? " or less Fails" : " or more Fails") + " as the rest stands.";
     }
 
-    /** Rows that are listed: what is left is under two in a hundred. */
+    /**
+     * Rows that are listed: what is left is under two in a hundred. What nobody said the source of comes first: saying
+     * it takes no measuring.
+     */
     public List<Job> listed() {
-        return found.jobs().stream().filter(j -> found.share(j) >= 0.005).toList();
+        return found.jobs().stream()
+                .filter(j -> found.share(j) >= 0.005)
+                .sorted(java.util.Comparator.comparing(j -> !j.unsaid()))
+                .toList();
+    }
+
+    /** What is to be said first; empty where every figure has its source. */
+    public String first() {
+        List<String> open =
+                listed().stream().filter(Job::unsaid).map(this::name).toList();
+        return open.isEmpty()
+                ? ""
+                : "Say first how these were measured, it takes no measuring: " + String.join(", ", open) + ".";
     }
 }

@@ -39,7 +39,6 @@ import ration.record.cost.Takes;
 import ration.record.project.ItemEdits;
 import ration.record.project.LayoutEdits;
 import ration.record.project.NewItem;
-import ration.record.project.Project;
 import ration.record.project.Returns;
 import ration.verdict.check.Check;
 import ration.verdict.check.Finding;
@@ -230,8 +229,7 @@ public final class BuildChanges {
 
     private static Stream<Point3> lows(FuelSystem s, String at, Point3 up) {
         return LowPoints.of(s, up).points().stream()
-                .filter(f ->
-                        f.kind() == LowPoints.Kind.UNDRAINED && f.item().equals(at))
+                .filter(f -> f.kind() == LowPoints.Kind.UNDRAINED && f.item().equals(at))
                 .map(LowPoints.Found::place);
     }
 
@@ -265,8 +263,7 @@ public final class BuildChanges {
                                         .max()
                                         .orElse(0))
                                 .sum());
-        Measured pressure =
-                new Measured(Quantity.of(Math.rint(Unit.PSI.fromSi(opens)), Unit.PSI), ItemEdits.ESTIMATE);
+        Measured pressure = new Measured(Quantity.of(Math.rint(Unit.PSI.fromSi(opens)), Unit.PSI), ItemEdits.ESTIMATE);
         return LayoutEdits.add(s, run, LayoutEdits.Spot.BRANCH, NewItem.CHECK_VALVE)
                 .flatMap(o -> {
                     FuelSystem with = o.system().change(o.picked(), CheckValve.class, x -> {
@@ -328,10 +325,9 @@ public final class BuildChanges {
         }
         double wall = system.firewall().get().station().si();
         double engine = system.inlet().get().place().point().x() - wall;
-        return Stream.of(run.from(), run.to())
-                .allMatch(p -> system.point(p)
-                        .filter(x -> (x.x() - wall) * Math.signum(engine) <= 0)
-                        .isPresent());
+        return Stream.of(run.from(), run.to()).allMatch(p -> system.point(p)
+                .filter(x -> (x.x() - wall) * Math.signum(engine) <= 0)
+                .isPresent());
     }
 
     private void checks() {
@@ -352,26 +348,26 @@ public final class BuildChanges {
 
     private void clamp() {
         run().ifPresent(run -> LineRules.farthestSupports(run)
-                        .ifPresent(most -> run.build().spacing().ifPresent(now -> {
-                            Unit unit = now.quantity().unit();
-                            double half = Math.min(most, now.si() / 2);
-                            add(
+                .ifPresent(most -> run.build().spacing().ifPresent(now -> {
+                    Unit unit = now.quantity().unit();
+                    double half = Math.min(most, now.si() / 2);
+                    add(
+                            run.id(),
+                            "clamps",
+                            Change.Sort.LINES,
+                            "Another clamp on " + run.name(),
+                            "in its longest stretch",
+                            s -> s.change(
                                     run.id(),
-                                    "clamps",
-                                    Change.Sort.LINES,
-                                    "Another clamp on " + run.name(),
-                                    "in its longest stretch",
-                                    s -> s.change(
-                                            run.id(),
-                                            Run.class,
-                                            r -> r.with(r.build()
-                                                    .with(
-                                                            RunBuild.Figure.SPACING,
-                                                            Optional.of(new Measured(
-                                                                    Quantity.of(unit.fromSi(half), unit),
-                                                                    ItemEdits.ESTIMATE))))),
-                                    Takes.one(Part.CLAMP));
-                        })));
+                                    Run.class,
+                                    r -> r.with(r.build()
+                                            .with(
+                                                    RunBuild.Figure.SPACING,
+                                                    Optional.of(new Measured(
+                                                            Quantity.of(unit.fromSi(half), unit),
+                                                            ItemEdits.ESTIMATE))))),
+                            Takes.one(Part.CLAMP));
+                })));
     }
 
     /** Each higher lip leaves more below it for water, and more that cannot be used. */
@@ -381,9 +377,11 @@ public final class BuildChanges {
                     finding.item(),
                     "outlet",
                     Change.Sort.TANKS,
-                    name(finding.item()) + ": outlet lip " + Quantity.of(in, Unit.INCH).text() + " higher",
+                    name(finding.item()) + ": outlet lip "
+                            + Quantity.of(in, Unit.INCH).text() + " higher",
                     "water stays below it",
-                    s -> s.change(finding.item(), Tank.class, t -> t.withOutlets(raised(t.outlets(), Unit.INCH.toSi(in)))),
+                    s -> s.change(
+                            finding.item(), Tank.class, t -> t.withOutlets(raised(t.outlets(), Unit.INCH.toSi(in)))),
                     Takes.one(Part.OUTLET));
         }
     }
@@ -408,8 +406,10 @@ public final class BuildChanges {
                     tight.get(0).id(),
                     "filler",
                     Change.Sort.TANKS,
-                    names + (tight.size() == 1 ? ": filler neck " : ": filler necks ")
-                            + Quantity.of(in, Unit.INCH).text() + (measured ? " lower" : " below the top"),
+                    names
+                            + (tight.size() == 1 ? ": filler neck " : ": filler necks ")
+                            + Quantity.of(in, Unit.INCH).text()
+                            + (measured ? " lower" : " below the top"),
                     "less fuel goes in, room is left above it",
                     s -> {
                         FuelSystem with = s;
@@ -428,7 +428,9 @@ public final class BuildChanges {
         return t.with(f.withFiller(f.filler()
                 .map(p -> p.raised(-by))
                 .or(() -> Optional.of(Place.estimated(new Point3(
-                        t.outlets().isEmpty() ? 0 : t.outlets().get(0).place().point().x(),
+                        t.outlets().isEmpty()
+                                ? 0
+                                : t.outlets().get(0).place().point().x(),
                         (t.shape().left() + t.shape().right()) / 2,
                         t.top() - by))))));
     }

@@ -50,6 +50,11 @@ final class Heights {
         // a pane not laid out yet may be lower than what frames the drawing: heights still go up
         double room = Math.max(LEAST_ROOM, view.height() - (air ? ROOM_FOR_DRAINS : ROOM));
         double fit = share * Math.min(2 * USUAL_SCALE, room / (high - low));
+        if (view.upright().isPresent()) {
+            scale = view.upright().get().scale();
+            zeroY = view.upright().get().zeroY();
+            return;
+        }
         scale = fit * view.zoom();
         double spare = view.height() - fit * (high - low);
         double fittedZero = spare * 0.42 + fit * high;
@@ -102,6 +107,22 @@ final class Heights {
             return run.points().stream().map(Place::point).toList();
         }
     };
+
+    /** Of several layouts drawn alike: the smallest scale of them, and one line for all their inlets. */
+    static SchematicView.Upright common(List<SchematicSubject> all, SchematicView view) {
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        double scale = Double.POSITIVE_INFINITY;
+        for (SchematicSubject s : all) {
+            Arrangement a = new Arrangement(s, view);
+            scale = Math.min(scale, a.scale());
+            high = Math.max(high, a.heightAt(0));
+            low = Math.min(low, a.heightAt(view.height()));
+        }
+        // the heights that all of them leave round what they draw, in one picture
+        double both = Math.min(scale, view.height() / (high - low));
+        return new SchematicView.Upright(both, both * high + (view.height() - both * (high - low)) / 2);
+    }
 
     double scale() {
         return scale;

@@ -27,6 +27,8 @@ public enum Ink {
     OLIVE("#7C8C2C"),
     OLIVE_UNDER_TEXT("#66751F"),
     DEEP("#56631A"),
+    /** Behind what differs. */
+    BAND("#CDD69A"),
     EDGE("#7F8A79"),
     /** Of bars: what holds, and what is thin. */
     HOLDS("#56631A"),

@@ -76,7 +76,7 @@ final class Router {
     private Router(SchematicSubject subject, SchematicView view) {
         system = subject.system();
         air = view.layers().air();
-        SchematicView plain = new SchematicView(view.width(), view.height(), 1, 0, 0, view.layers());
+        SchematicView plain = view.plain();
         List<Arrangement> places = subject.presets().stream()
                 .map(a -> new Arrangement(
                         new SchematicSubject(

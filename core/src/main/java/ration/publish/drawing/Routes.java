@@ -26,14 +26,14 @@ final class Routes {
     private static volatile double[] airSize;
 
     /** What ways depend on. */
-    private record Key(List<Object> layout, List<Attitude> presets, boolean air, double width, double height) {
+    private record Key(List<Object> layout, List<Attitude> presets, boolean air, SchematicView view) {
         static Key of(SchematicSubject subject, SchematicView view) {
             List<Object> layout = new ArrayList<>();
             subject.system().items().forEach(i -> layout.add(i.as(WHERE)));
             layout.add(view.layers().air() ? Line.vents(subject.system()) : List.of());
             layout.add(subject.system().firewall());
             layout.add(subject.system().shifts());
-            return new Key(layout, subject.presets(), view.layers().air(), view.width(), view.height());
+            return new Key(layout, subject.presets(), view.layers().air(), view.plain());
         }
     }
 

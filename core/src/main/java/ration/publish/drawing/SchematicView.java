@@ -1,5 +1,7 @@
 package ration.publish.drawing;
 
+import java.util.Optional;
+
 /**
  * How the drawing is looked at.
  *
@@ -9,8 +11,23 @@ package ration.publish.drawing;
  * @param panX pixels
  * @param panY pixels
  * @param layers which optional layers are drawn
+ * @param upright heights as another drawing has them; empty where they are fitted into this one
  */
-public record SchematicView(double width, double height, double zoom, double panX, double panY, Layers layers) {
+public record SchematicView(
+        double width, double height, double zoom, double panX, double panY, Layers layers, Optional<Upright> upright) {
+
+    /**
+     * Where heights lie.
+     *
+     * @param scale pixels to a meter
+     * @param zeroY of the engine inlet, px
+     */
+    record Upright(double scale, double zeroY) {}
+
+    /** Fitted into the picture. */
+    public SchematicView(double width, double height, double zoom, double panX, double panY, Layers layers) {
+        this(width, height, zoom, panX, panY, layers, Optional.empty());
+    }
 
     /**
      * Optional layers.
@@ -28,6 +45,15 @@ public record SchematicView(double width, double height, double zoom, double pan
 
     /** The same, less high. */
     SchematicView high(double other) {
-        return new SchematicView(width, other, zoom, panX, panY, layers);
+        return new SchematicView(width, other, zoom, panX, panY, layers, upright);
+    }
+
+    /** Neither zoomed nor panned. */
+    SchematicView plain() {
+        return new SchematicView(width, height, 1, 0, 0, layers, upright);
+    }
+
+    SchematicView with(Upright heights) {
+        return new SchematicView(width, height, zoom, panX, panY, layers, Optional.of(heights));
     }
 }

@@ -84,8 +84,8 @@ public final class LayoutEdits {
     /** Ports of an item by which fuel leaves on its way to the engine. */
     private static List<String> leaving(Item item) {
         return item.only(Header.class)
-                .map(h -> Stream.concat(h.outlets().stream(), h.vents().stream())
-                        .toList())
+                .map(h ->
+                        Stream.concat(h.outlets().stream(), h.vents().stream()).toList())
                 .orElse(List.of(Item.OUT));
     }
 
@@ -247,20 +247,24 @@ public final class LayoutEdits {
      */
     public static List<Outcome> drainPorts(FuelSystem system, String at, Point3 low) {
         Optional<Run> within = system.item(at).flatMap(i -> i.only(Run.class));
-        List<Run> runs = within.map(List::of)
-                .orElseGet(() -> Stream.concat(
-                                Topology.of(system).leaving(at).stream(), Topology.of(system).arriving(at).stream())
-                        .toList());
-        return runs.stream().map(run -> {
-            int before = within.isPresent() ? nearest(run, low) : run.from().item().equals(at) ? 0 : run.points().size();
-            Point3 start = system.point(run.from()).orElse(low);
-            Point3 end = system.point(run.to()).orElse(low);
-            double whole = run.lengthM(start, end);
-            double straight = way(start, run.points(), end);
-            double first = way(start, run.points().subList(0, before), low);
-            double share = straight > 0 ? Math.min(1, first / straight) : 0.5;
-            return split(system, run, NewItem.DRAIN_PORT.make(system, low), before, Math.max(INCH, whole * share));
-        }).toList();
+        List<Run> runs = within.map(List::of).orElseGet(() -> Stream.concat(
+                        Topology.of(system).leaving(at).stream(), Topology.of(system).arriving(at).stream())
+                .toList());
+        return runs.stream()
+                .map(run -> {
+                    int before = within.isPresent()
+                            ? nearest(run, low)
+                            : run.from().item().equals(at) ? 0 : run.points().size();
+                    Point3 start = system.point(run.from()).orElse(low);
+                    Point3 end = system.point(run.to()).orElse(low);
+                    double whole = run.lengthM(start, end);
+                    double straight = way(start, run.points(), end);
+                    double first = way(start, run.points().subList(0, before), low);
+                    double share = straight > 0 ? Math.min(1, first / straight) : 0.5;
+                    return split(
+                            system, run, NewItem.DRAIN_PORT.make(system, low), before, Math.max(INCH, whole * share));
+                })
+                .toList();
     }
 
     private static int nearest(Run run, Point3 to) {

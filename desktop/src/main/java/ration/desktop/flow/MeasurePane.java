@@ -43,6 +43,7 @@ import ration.desktop.style.PicturePane;
 import ration.publish.drawing.DoubtPicture;
 import ration.publish.drawing.Picture;
 import ration.record.project.Edit;
+import ration.record.project.ShapeSource;
 
 /** What to measure next: figures as entered by what they leave open, and the few readings that would settle it. */
 final class MeasurePane extends ColumnBox {
@@ -58,6 +59,7 @@ final class MeasurePane extends ColumnBox {
     private final Label head = Ui.wrapped("", "page-title");
     private final Label outcomes = Ui.wrapped("");
     private final Label spread = Ui.wrapped("", "soft");
+    private final Label first = Ui.wrapped("", "bold");
     private final VBox rows = new ColumnBox();
     private final ToggleGroup of = new ToggleGroup();
     private Doubt.Of wanted = Doubt.Of.FLOW;
@@ -90,6 +92,8 @@ final class MeasurePane extends ColumnBox {
         head.setId("measure-head");
         outcomes.setId("measure-outcomes");
         outcomes.managedProperty().bind(outcomes.textProperty().isNotEmpty());
+        first.setId("measure-first");
+        first.managedProperty().bind(first.textProperty().isNotEmpty());
         HBox which = new RowBox(8, Ui.label("Whose doubt:", "soft"));
         which.setAlignment(Pos.CENTER_LEFT);
         for (Doubt.Of each : Doubt.Of.values()) {
@@ -109,7 +113,7 @@ final class MeasurePane extends ColumnBox {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(which, head, outcomes, spread, picture, heads(), scroll);
+        getChildren().addAll(which, head, outcomes, first, spread, picture, heads(), scroll);
         getStyleClass().add("improve");
     }
 
@@ -214,6 +218,7 @@ final class MeasurePane extends ColumnBox {
         print.setText(reading == 1 ? "Sheet of this reading\u2026" : "Sheet of these " + reading + "\u2026");
         head.setText(m.map(x -> words(x).head()).orElse("Moving every figure by what it may be off."));
         outcomes.setText(m.map(x -> words(x).outcomes()).orElse(""));
+        first.setText(m.map(x -> words(x).first()).orElse(""));
         spread.setText(m.map(x -> words(x).spread()
                         + " A figure may be off by two standard deviations of how it was measured; tools and times:"
                         + " common practice, no source.")
@@ -280,7 +285,11 @@ final class MeasurePane extends ColumnBox {
                         Ui.wrapped(
                                 words.entered(j)
                                         + (j.guessed()
-                                                ? j.moves().size() > 1 ? "; some are estimates" : "; nobody measured it"
+                                                ? j.unsaid()
+                                                        ? "; source not said"
+                                                        : j.moves().size() > 1
+                                                                ? "; some are estimates"
+                                                                : "; nobody measured it"
                                                 : ""),
                                 "soft")),
                 1,
@@ -305,10 +314,32 @@ final class MeasurePane extends ColumnBox {
                 2,
                 Ui.wrapped(place >= 0 ? j.tool().how() : ""),
                 Ui.wrapped(words.means(j), "soft"),
-                j.moves().size() == 1 ? reading(j.moves().get(0), id) : open);
+                j.moves().size() == 1 ? reading(j.moves().get(0), id) : open,
+                j.shape() && !j.bends() ? source(j, id) : Ui.label(""));
         says.getChildren().removeIf(n -> n instanceof Label l && l.getText().isEmpty());
         grid.add(says, 6, 0);
         return grid;
+    }
+
+    /** How the corners of a tank were measured, said of all of them at once: an edit, the figures stay. */
+    private Node source(Job j, String id) {
+        TextField by = new TextField();
+        by.setId("measure-source-" + id);
+        by.setPromptText("how, such as tape");
+        by.setAccessibleText("How the corners of " + j.item().name() + " were measured");
+        by.setPrefWidth(128);
+        Runnable say = () -> {
+            if (!by.getText().isBlank()) {
+                session.apply(Edit.of(
+                        "Source of the corners of " + j.item().name(),
+                        p -> p.with(ShapeSource.said(
+                                p.system(), j.item().id(), by.getText().strip()))));
+            }
+        };
+        by.setOnAction(e -> say.run());
+        Button take = Ui.button("Say it of all", "measure-say-" + id, say, "chip");
+        take.setMinWidth(Region.USE_PREF_SIZE);
+        return new RowBox(4, by, take);
     }
 
     /** One figure as it was read, and how: an edit of its item, here where it was asked for. */

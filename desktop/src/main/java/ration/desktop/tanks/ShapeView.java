@@ -10,6 +10,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
@@ -41,6 +42,7 @@ import ration.record.project.ItemEdits;
 import ration.record.project.ItemFigures;
 import ration.record.project.SectionTable;
 import ration.record.project.ShapePattern;
+import ration.record.project.ShapeSource;
 
 /**
  * The shape of a tank: three views, true as points are typed; its figures, its table of points, patterns to start from.
@@ -59,6 +61,7 @@ final class ShapeView extends RowBox {
     private final Chips offers = new Chips("shape-offer-");
     private final VBox patternBox = new ColumnBox(6);
     private final List<QuantityField<Quantity>> fields = new ArrayList<>();
+    private final TextField source = new TextField();
     private List<String> structure = List.of();
     private Tank tank;
 
@@ -82,6 +85,17 @@ final class ShapeView extends RowBox {
                                 "Water line", 92, r -> r.waterLine().quantity().shown())));
         sheet.onWrite(this::write).onPaste((r, c) -> paste());
         sheet.setAccessibleText("Points of the sections");
+        source.setId("shape-source");
+        source.getStyleClass().add("card-field");
+        source.setPrefWidth(96);
+        source.setPromptText("such as tape");
+        source.setAccessibleText("How the corners were measured");
+        source.setOnAction(e -> say());
+        source.focusedProperty().addListener((o, was, is) -> {
+            if (!is && tank != null) {
+                say();
+            }
+        });
         sheet.onMove(() -> {
             if (tank != null) {
                 views.redraw();
@@ -138,6 +152,9 @@ final class ShapeView extends RowBox {
         }
         for (int i = 0; i < fields.size() && i < all.size(); i++) {
             fields.get(i).update(all.get(i).value().quantity());
+        }
+        if (!source.isFocused() || other) {
+            source.setText(ShapeSource.of(now).orElse(""));
         }
         sections().ifPresent(s -> sheet.show(SectionTable.rows(s)));
         Map<String, Runnable> chips = new LinkedHashMap<>();
@@ -218,7 +235,22 @@ final class ShapeView extends RowBox {
             label.setLabelFor(field);
             figures.addRow(at, label, field);
         }
+        Label how = Ui.label("Measured with");
+        how.setLabelFor(source);
+        GridPane.setHgrow(how, Priority.ALWAYS);
+        how.setMaxWidth(Double.MAX_VALUE);
+        figures.addRow(all.size(), how, source);
         right.getChildren().addAll(Ui.rule(), figures, Ui.rule(), offers);
+    }
+
+    /** One saying for all figures of the shape. */
+    private void say() {
+        String by = source.getText().strip();
+        if (!by.isEmpty() && ShapeSource.of(tank).filter(by::equals).isEmpty()) {
+            String id = tank.id();
+            session.apply(Edit.of(
+                    "Source of the corners of " + tank.name(), p -> p.with(ShapeSource.said(p.system(), id, by))));
+        }
     }
 
     private void set(String id, ItemFigures.Figure figure, Quantity q) {

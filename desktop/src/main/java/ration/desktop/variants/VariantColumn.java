@@ -23,6 +23,8 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.style.NotchBar;
+import ration.desktop.style.PicturePane;
+import ration.publish.drawing.Picture;
 import ration.record.cost.Bill;
 import ration.record.cost.CostList;
 import ration.record.cost.LayoutParts;
@@ -38,11 +40,30 @@ final class VariantColumn {
     private final UnitSystem units;
     private final Assessment built;
     private final CostList costs;
+    private final Optional<Picture> drawing;
 
-    VariantColumn(UnitSystem units, Assessment built, CostList costs) {
+    /** @param drawing of the layout, on the ruler of all of them; empty while it is not drawn yet */
+    VariantColumn(UnitSystem units, Assessment built, CostList costs, Optional<Picture> drawing) {
         this.units = units;
         this.built = built;
         this.costs = costs;
+        this.drawing = drawing;
+    }
+
+    /** Size of a drawing in its column. */
+    static final double DRAWN = 340;
+
+    static final double HIGH = 236;
+
+    private void drawing(VBox column, String name) {
+        PicturePane pane = new PicturePane(
+                column.getId() + "-drawing", (w, h) -> drawing.orElse(new Picture(w, h, List.of())), id -> {});
+        pane.setAccessibleText("Drawing of " + name + ", heights over the engine inlet");
+        pane.setMinSize(DRAWN, HIGH);
+        pane.setPrefSize(DRAWN, HIGH);
+        pane.setMaxSize(DRAWN, HIGH);
+        column.getChildren().add(pane);
+        pane.redraw();
     }
 
     /** What can be done with a variant. */
@@ -57,6 +78,7 @@ final class VariantColumn {
     /** The layout of the document. */
     Node built(FaultSum faults) {
         VBox column = column("layout", built.project().name(), "the layout; what the others are compared with");
+        drawing(column, built.project().name());
         ledger(column, built, Optional.empty());
         rest(column, built, faults, Optional.empty());
         return column;
@@ -64,7 +86,9 @@ final class VariantColumn {
 
     /** One that is not solved yet: nothing is shown of it. */
     Node waiting(Variant v) {
-        return column(key(v), v.name(), "solving; Not shown yet");
+        VBox column = column(key(v), v.name(), "solving; Not shown yet");
+        drawing(column, v.name());
+        return column;
     }
 
     Node of(VariantsPage.Solved s, Acts acts) {
@@ -74,6 +98,7 @@ final class VariantColumn {
                 key(s.variant()),
                 s.variant().name(),
                 differences + (differences == 1 ? " difference" : " differences"));
+        drawing(column, s.variant().name());
         ledger(column, s.as(), Optional.of(c));
         rest(column, s.as(), s.faults(), Optional.of(c));
         column.getChildren().add(actions(s.variant(), acts));

@@ -2,7 +2,9 @@ package ration.desktop.variants;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.DoubleConsumer;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -12,7 +14,9 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import ration.aircraft.model.FuelSystem;
 import ration.answer.assess.Assessment;
+import ration.answer.assess.StartingCase;
 import ration.answer.fault.FaultSearch;
 import ration.answer.fault.FaultSum;
 import ration.base.quantity.UnitSystem;
@@ -23,6 +27,10 @@ import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
+import ration.desktop.style.Tokens;
+import ration.publish.drawing.BesidePicture;
+import ration.publish.drawing.Picture;
+import ration.publish.drawing.TextMeasure;
 import ration.record.project.Project;
 import ration.record.project.Variant;
 import ration.record.project.VariantEdits;
@@ -32,6 +40,8 @@ public final class VariantsPage extends LivePage {
 
     private final Session session;
     private final LongWork work;
+    private final LongWork drawn;
+    private List<Picture> drawings = List.of();
     private final TextField name = new TextField();
     private final Label state = Ui.wrapped("", "soft");
     private final HBox columns = new RowBox(0);
@@ -47,6 +57,7 @@ public final class VariantsPage extends LivePage {
         super(session, "variants-page", "Variants page");
         this.session = session;
         work = session.whileOpen().work("variants");
+        drawn = session.whileOpen().work("drawings of the variants");
         state.setId("variants-state");
         name.setId("variants-name");
         name.setAccessibleText("Name of the variant to keep");
@@ -99,6 +110,27 @@ public final class VariantsPage extends LivePage {
         session.apply(VariantEdits.keep(wanted));
     }
 
+    private Optional<Picture> drawing(int n) {
+        return n < drawings.size() ? Optional.of(drawings.get(n)) : Optional.empty();
+    }
+
+    /** Behind the window: where lines go takes its time. */
+    private void draw(Assessment now, UnitSystem units) {
+        Project p = now.project();
+        List<FuelSystem> systems = Stream.concat(
+                        Stream.of(p.system()), p.variants().stream().map(Variant::system))
+                .toList();
+        TextMeasure measure = Tokens.measure();
+        drawn.start(
+                task -> BesidePicture.draw(
+                        systems, StartingCase.of(p), units, VariantColumn.DRAWN, VariantColumn.HIGH, measure),
+                all -> {
+                    drawings = all;
+                    show();
+                },
+                why -> state.setText("Not drawn: " + why));
+    }
+
     private void stop() {
         work.cancel();
         stopped = true;
@@ -116,16 +148,17 @@ public final class VariantsPage extends LivePage {
         stopped = false;
         solved = List.of();
         ofLayout = FaultSum.of(session.faults().get());
+        drawings = List.of();
         show();
         Project p = now.project();
         UnitSystem units = session.units().get();
+        draw(now, units);
         work.start(
                 task -> {
                     List<Solved> all = new ArrayList<>();
                     int n = 2 * (p.variants().size() + 1);
                     for (Variant v : p.variants()) {
-                        Assessment as =
-                                Assessment.of(VariantEdits.as(p, v).withName(p.name()), java.util.Optional.of(now));
+                        Assessment as = Assessment.of(VariantEdits.as(p, v).withName(p.name()), Optional.of(now));
                         as.sure();
                         all.add(new Solved(v, as, FaultSum.of(List.of())));
                         task.progress().accept(all.size() / (double) n);
@@ -179,14 +212,15 @@ public final class VariantsPage extends LivePage {
         columns.getChildren().clear();
         UnitSystem units = session.units().get();
         Project p = asked.project();
-        columns.getChildren().add(new VariantColumn(units, asked, session.home().costs()).built(ofLayout));
+        columns.getChildren().add(new VariantColumn(units, asked, session.home().costs(), drawing(0)).built(ofLayout));
+        int n = 0;
         for (Variant v : p.variants()) {
             Solved s = solved.stream()
                     .filter(x -> x.variant().equals(v))
                     .findFirst()
                     .orElse(null);
             VariantColumn column =
-                    new VariantColumn(units, asked, session.home().costs());
+                    new VariantColumn(units, asked, session.home().costs(), drawing(++n));
             columns.getChildren()
                     .add(
                             s == null
