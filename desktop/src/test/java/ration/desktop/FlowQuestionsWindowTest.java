@@ -3,11 +3,16 @@ package ration.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
+import ration.aircraft.model.FieldSheet;
 import ration.record.project.Pattern;
 
 /** How steep, and which tank: asked on the Flow page, answered for the case looked at. */
@@ -104,6 +109,9 @@ class FlowQuestionsWindowTest extends WindowHarness {
         until(() -> robot.lookup("#variant-make-set-1").tryQuery().isPresent());
         assertThat(label("#variants-state")).isEqualTo("1 of 1 variant has nothing that Fails.");
         assertThat(everyText()).contains("Tests it ends", "Differs by");
+        // on one ruler, what differs named in the drawing
+        until(() -> drawn("#variant-layout-drawing") > 20 && drawn("#variant-set-1-drawing") > 20);
+        assertThat(everyText()).contains("R3 3/8", "R2 1/2");
         press("#variant-make-set-1");
         until(() -> session.project().variants().get(0).name().equals("Former layout"));
         assertThat(session.project().asBuilt().system())
@@ -118,6 +126,10 @@ class FlowQuestionsWindowTest extends WindowHarness {
         until(() -> label("#improve-state").startsWith("Nothing Fails."));
         assertThat(session.shown().get().assessment().findings())
                 .noneMatch(f -> f.verdict() == ration.verdict.check.Verdict.FAILS);
+        press("#improve-failures");
+        until(() -> label("#improve-of-failures").startsWith("Failures as it is: 8 of 48 Fail, 16 Not shown."));
+        press("#improve-failures");
+        until(() -> label("#improve-of-failures").isEmpty());
         robot.interact(session::undo);
         until(() -> robot.lookup("#improve-set-1").tryQuery().isPresent());
         press("#improve-leave-vents");
@@ -127,6 +139,17 @@ class FlowQuestionsWindowTest extends WindowHarness {
         press("#flow-cases");
         until(() ->
                 robot.lookup("#path-profile").tryQuery().filter(Node::isVisible).isPresent());
+    }
+
+    private int drawn(String picture) {
+        return robot.lookup(picture)
+                .tryQuery()
+                .map(n -> ((javafx.scene.Parent) n)
+                        .lookupAll("*").stream()
+                                .filter(javafx.scene.shape.Shape.class::isInstance)
+                                .toList()
+                                .size())
+                .orElse(0);
     }
 
     /** What decides is ranked, what would settle it is proposed, ticked and printed, and its reading entered. */
@@ -181,7 +204,51 @@ class FlowQuestionsWindowTest extends WindowHarness {
                     assertThat(m.by()).isEqualTo("water");
                     assertThat(m.si()).isEqualTo(ration.base.quantity.Unit.INCH.toSi(20.125));
                 });
+        // the walls of the hull have no source: it is asked first, and said of all corners at once
+        until(() -> label("#measure-first").contains("Hull tank shape"));
+        type("#measure-source-hull-shape", "tape");
+        keys(KeyCode.ENTER);
+        until(() -> session.undoName().equals("Source of the corners of Hull tank"));
+        until(() -> robot.lookup("#measure-first").queryAll().stream().noneMatch(Node::isManaged)
+                && robot.lookup("#measure-head").tryQuery().isPresent()
+                && !label("#measure-head").startsWith("Moving"));
+        // a third, of another answer
+        Set<String> read = new HashSet<>(Set.of(field));
+        for (String answer : List.of("#measure-vapor")) {
+            press(answer);
+            until(() -> next(read).isPresent());
+            String id = next(read).orElseThrow();
+            read.add("#" + id);
+            String figure = figure(id.substring("measure-read-".length()));
+            type("#" + id, figure);
+            type("#" + id.replace("-read-", "-by-"), "caliper");
+            String before = session.undoName();
+            keys(KeyCode.ENTER);
+            until(() -> !session.undoName().equals(before));
+            until(() -> session.shown().get().project() == session.project());
+        }
+        assertThat(read).hasSize(2);
         press("#flow-cases");
+    }
+
+    /** A row that takes a reading, and that none was entered in. */
+    private Optional<String> next(Set<String> read) {
+        return robot.lookup(".text-field").queryAll().stream()
+                .map(Node::getId)
+                .filter(id -> id != null && id.startsWith("measure-read-") && !read.contains("#" + id))
+                .filter(id -> !figure(id.substring("measure-read-".length())).isEmpty())
+                .findFirst();
+    }
+
+    /** The figure a row is of, as it stands. */
+    private String figure(String row) {
+        return session.project().system().items().stream()
+                .flatMap(i -> FieldSheet.of(i).stream()
+                        .filter(f -> row.equals(i.id() + "-"
+                                + f.key().replaceAll("\\.loss$", "").replaceAll("[^a-zA-Z0-9]+", "-")))
+                        .map(f -> f.get().apply(i).quantity().text()))
+                .findFirst()
+                .orElse("");
     }
 
     /**

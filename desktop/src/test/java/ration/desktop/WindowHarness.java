@@ -52,7 +52,7 @@ import ration.record.file.ProjectFileException;
 abstract class WindowHarness {
 
     /** Seconds waited for what has to come: how long it takes is for benchmarks to tell, not for tests. */
-    private static final int PATIENCE = 180;
+    private static final int PATIENCE = Integer.getInteger("ration.patience", 180);
 
     /** Answers for the file choosers, which cannot be driven. */
     static final class Answers implements FileDialogs {

@@ -24,7 +24,8 @@ public record ImproveWords(MakeItHold found, Weights weights, UnitSystem units) 
                         : found.sets().isEmpty()
                                 ? (found.stopped()
                                         ? "Stopped before a set was found."
-                                        : "No set of changes known here cures what Fails: each is listed with its finding.")
+                                        : "No set of changes known here cures what Fails: each is listed with its"
+                                                + " finding.")
                                 : found.sets().size() + (found.sets().size() == 1 ? " set" : " sets") + " of up to "
                                         + found.size() + " changes"
                                         + (found.always().isEmpty() ? "" : " beside those in all")

@@ -12,6 +12,8 @@ import ration.base.quantity.UnitSystem;
 public record MeasureWords(MeasureNext found, UnitSystem units) {
 
     private static final double LEAST_SETTLED = 0.8;
+    /** So many deviations off nobody will read a figure that was entered. */
+    private static final double FAR = 20;
 
     /** The answer of the ledger that is asked. */
     public static String title(Doubt.Of of) {
@@ -138,7 +140,7 @@ public record MeasureWords(MeasureNext found, UnitSystem units) {
         Doubt.Move m = j.moves().get(0);
         boolean rises = m.by(found.of()) > 0;
         Unit unit = m.as().quantity().unit();
-        boolean possible = m.as().si() <= 0 || x > 0;
+        boolean possible = (m.as().si() <= 0 || x > 0) && Math.abs(x - m.as().si()) <= FAR * m.deviation();
         return !possible
                 ? "No reading of it alone changes the verdict."
                 : UnitSystem.figure(unit.fromSi(x), unit.dimension() == Dimension.LENGTH ? 2 : 3) + " " + unit.symbol()

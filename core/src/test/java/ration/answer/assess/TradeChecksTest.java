@@ -107,7 +107,7 @@ class TradeChecksTest {
                 .filter(f -> f.check() == Check.AIR_LOW)
                 .findFirst()
                 .orElseThrow();
-        assertThat(low.remedy()).startsWith("Fit a capped port");
+        assertThat(low.remedy()).startsWith("Fit a drain port");
     }
 
     /** What a finding advises is what comes of doing it. */

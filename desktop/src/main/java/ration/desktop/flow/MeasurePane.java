@@ -2,6 +2,7 @@ package ration.desktop.flow;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -62,6 +63,10 @@ final class MeasurePane extends ColumnBox {
     private final Label first = Ui.wrapped("", "bold");
     private final VBox rows = new ColumnBox();
     private final ToggleGroup of = new ToggleGroup();
+    /** What is being typed, by the field it stands in; the one that has the keys. */
+    private final Map<String, String> typed = new HashMap<>();
+
+    private String writing;
     private Doubt.Of wanted = Doubt.Of.FLOW;
     private Assessment asked;
     private Map<Doubt.Of, MeasureNext> found = Map.of();
@@ -205,7 +210,35 @@ final class MeasurePane extends ColumnBox {
         shown().ifPresent(m -> sheet.accept(m, read(m)));
     }
 
+    /** A field that keeps what is being typed while the rows are made anew under it. */
+    private TextField kept(String id, String prompt, String words, double width) {
+        TextField field = new TextField(typed.getOrDefault(id, ""));
+        field.setId(id);
+        field.setPromptText(prompt);
+        field.setAccessibleText(words);
+        field.setPrefWidth(width);
+        field.textProperty().addListener((o, was, now) -> typed.put(id, now));
+        return field;
+    }
+
+    /** Whoever was typing goes on typing in the same field once its row is there again. */
+    private void refocus() {
+        Node field = writing == null ? null : lookup("#" + writing);
+        if (field instanceof TextField text) {
+            writing = null;
+            if (getScene().getFocusOwner() instanceof TextField) {
+                return;
+            }
+            text.requestFocus();
+            text.end();
+        }
+    }
+
     private void show() {
+        Node owner = getScene() == null ? null : getScene().getFocusOwner();
+        if (owner instanceof TextField && owner.getId() != null && typed.containsKey(owner.getId())) {
+            writing = owner.getId();
+        }
         rows.getChildren().clear();
         Optional<MeasureNext> m = Optional.ofNullable(found.get(wanted));
         int reading = shown().map(x -> read(x).size()).orElse(0);
@@ -224,6 +257,7 @@ final class MeasurePane extends ColumnBox {
                         + " common practice, no source.")
                 .orElse(""));
         m.ifPresent(x -> words(x).listed().forEach(j -> rows.getChildren().add(row(x, j))));
+        refocus();
     }
 
     private MeasureWords words(MeasureNext m) {
@@ -314,7 +348,11 @@ final class MeasurePane extends ColumnBox {
                 2,
                 Ui.wrapped(place >= 0 ? j.tool().how() : ""),
                 Ui.wrapped(words.means(j), "soft"),
-                j.moves().size() == 1 ? reading(j.moves().get(0), id) : open,
+                j.moves().size() == 1
+                                && FieldSheet.of(j.item(), j.moves().get(0).key())
+                                        .isPresent()
+                        ? reading(j.moves().get(0), id)
+                        : open,
                 j.shape() && !j.bends() ? source(j, id) : Ui.label(""));
         says.getChildren().removeIf(n -> n instanceof Label l && l.getText().isEmpty());
         grid.add(says, 6, 0);
@@ -323,13 +361,14 @@ final class MeasurePane extends ColumnBox {
 
     /** How the corners of a tank were measured, said of all of them at once: an edit, the figures stay. */
     private Node source(Job j, String id) {
-        TextField by = new TextField();
-        by.setId("measure-source-" + id);
-        by.setPromptText("how, such as tape");
-        by.setAccessibleText("How the corners of " + j.item().name() + " were measured");
-        by.setPrefWidth(128);
+        TextField by = kept(
+                "measure-source-" + id,
+                "how, such as tape",
+                "How the corners of " + j.item().name() + " were measured",
+                128);
         Runnable say = () -> {
             if (!by.getText().isBlank()) {
+                typed.remove(by.getId());
                 session.apply(Edit.of(
                         "Source of the corners of " + j.item().name(),
                         p -> p.with(ShapeSource.said(
@@ -347,23 +386,19 @@ final class MeasurePane extends ColumnBox {
         Label wrong = Ui.wrapped("", "wrong-text");
         wrong.setId("measure-wrong-" + id);
         wrong.managedProperty().bind(wrong.textProperty().isNotEmpty());
-        TextField figure = new TextField();
-        figure.setId("measure-read-" + id);
-        figure.setPromptText("reading, " + move.as().quantity().unit().symbol());
-        figure.setAccessibleText(
-                "Reading of " + move.label() + " of " + move.item().name());
-        figure.setPrefWidth(100);
-        TextField by = new TextField();
-        by.setId("measure-by-" + id);
-        by.setPromptText("how");
-        by.setAccessibleText("How it was measured");
-        by.setPrefWidth(70);
+        TextField figure = kept(
+                "measure-read-" + id,
+                "reading, " + move.as().quantity().unit().symbol(),
+                "Reading of " + move.label() + " of " + move.item().name(),
+                100);
+        TextField by = kept("measure-by-" + id, "how", "How it was measured", 70);
         Runnable enter = () -> {
             try {
                 enter(
                         move,
                         Quantity.parse(figure.getText(), move.as().quantity().unit()),
                         by.getText());
+                typed.keySet().removeAll(List.of(figure.getId(), by.getId()));
             } catch (IllegalArgumentException e) {
                 wrong.setText(e.getMessage());
             }
