@@ -2,6 +2,7 @@ package ration.desktop;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
 import javafx.stage.Stage;
@@ -10,6 +11,7 @@ import ration.desktop.frame.NativeFileDialogs;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
 import ration.desktop.session.Worked;
+import ration.desktop.style.Tokens;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 import ration.record.project.Project;
@@ -18,6 +20,8 @@ import ration.record.project.Project;
 public final class RationApp extends Application {
 
     private static CompletableFuture<First> first = CompletableFuture.completedFuture(First.EMPTY);
+    private static CompletableFuture<Optional<Tokens.Scheme>> colors =
+            CompletableFuture.completedFuture(Optional.empty());
     private Session session;
 
     /** The document asked for, read and assessed while the toolkit starts. */
@@ -27,6 +31,7 @@ public final class RationApp extends Application {
 
     /** Begins with the demo asked for, so that it is there when the window is. */
     static void prepare(List<String> args) {
+        colors = CompletableFuture.supplyAsync(SystemColors::ask);
         if (!args.isEmpty() && args.get(0).equals("demo")) {
             first = CompletableFuture.supplyAsync(() -> demo(args.size() > 1 ? args.get(1) : ProjectFile.DEMO));
         }
@@ -46,6 +51,8 @@ public final class RationApp extends Application {
         Home home = Home.usual();
         CompletableFuture.runAsync(home::log);
         session = new Session(home);
+        // asked while the toolkit started: one that has not answered by now is not waited for
+        colors.getNow(Optional.empty()).ifPresent(Tokens::use);
         MainWindow window = new MainWindow(stage, session, new NativeFileDialogs(stage));
         First document = first.exceptionally(e -> First.EMPTY).join();
         session.begin(document.worked());

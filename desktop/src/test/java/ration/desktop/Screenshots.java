@@ -140,7 +140,7 @@ public final class Screenshots {
             ((javafx.scene.control.ToggleButton) scene.lookup("#flow-measure-next")).fire();
             ((javafx.scene.control.ToggleButton) scene.lookup("#measure-unusable")).fire();
         });
-        SCENES.put("flow-variants", (s, scene) -> {
+        SCENES.put("variants", (s, scene) -> {
             s.apply(ration.record.project.VariantEdits.keep(
                     "Wider lines",
                     p -> p.with(p.system()

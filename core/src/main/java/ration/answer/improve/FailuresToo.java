@@ -35,12 +35,12 @@ import ration.verdict.check.Verdict;
  */
 final class FailuresToo {
 
-    /** Sets of the layout that failures are asked on top of. */
-    private static final int BASES = 2;
+    /** Sets of the layout that failures are asked on top of: the cheapest, a builder waits seconds. */
+    private static final int BASES = 1;
     /** Sets told on top of each. */
     private static final int EACH = 2;
     /** Sets solved whole on top of each, at most. */
-    private static final int SOLVED = 12;
+    private static final int SOLVED = 6;
 
     private static final int MOST = 3;
 
@@ -138,22 +138,26 @@ final class FailuresToo {
     private List<Cure> cures(Base b, double from, double to) {
         List<FaultAnswer> open = b.open();
         Map<Project, Change> distinct = new LinkedHashMap<>();
+        // each is asked of the failures it is known for; what else it does is told by the set, solved whole
+        Map<Change, List<Fault>> of = new LinkedHashMap<>();
         Project project = b.after().project();
         for (FaultAnswer f : open) {
             FaultChanges.of(project.system(), f.fault(), UnitSystem.US).stream()
                     .filter(c -> !weights.leave().contains(c.sort()))
                     .filter(c -> b.changes().stream().allMatch(c::goesWith))
-                    .forEach(c -> distinct.putIfAbsent(c.on().apply(project), c));
+                    .forEach(c -> of.computeIfAbsent(
+                                    distinct.computeIfAbsent(c.on().apply(project), p -> c), x -> new ArrayList<>())
+                            .add(f.fault()));
         }
-        distinct.remove(project);
-        List<Fault> ways = open.stream().map(FaultAnswer::fault).toList();
-        List<Change> changes = List.copyOf(distinct.values());
-        Steps steps = new Steps(task.progress(), from, to, Math.max(1, changes.size()));
+        of.remove(distinct.get(project));
+        Steps steps = new Steps(task.progress(), from, to, Math.max(1, of.size()));
         List<Cure> cures = new ArrayList<>();
-        for (Change c : changes) {
+        for (Map.Entry<Change, List<Fault>> tried : of.entrySet()) {
             if (stopped()) {
                 return List.of();
             }
+            Change c = tried.getKey();
+            List<Fault> ways = tried.getValue();
             Assessment then = Assessment.bare(c.on().apply(project), Optional.of(b.after()));
             if (sound(b, then)) {
                 List<FaultAnswer> now =

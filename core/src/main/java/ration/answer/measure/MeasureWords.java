@@ -106,7 +106,7 @@ public record MeasureWords(MeasureNext found, UnitSystem units) {
         String by = m.by().isBlank() ? "source unknown" : m.by();
         return j.moves().size() == 1
                 ? m.quantity().shown() + ", " + by
-                : j.moves().size() + " figures, " + by;
+                : j.moves().size() + " figures, " + (j.unsaid() ? "some without a source" : by);
     }
 
     /** Two standard deviations of the largest of its figures. */

@@ -76,7 +76,7 @@ public final class DoubtPicture {
                 Anchor.START));
         double right = width - FIGURES;
         String[] heads = {"nine in ten", "fail of 100", "settled"};
-        double[] at = {right + 120, right + 170, right + 230};
+        double[] at = {right + 108, right + 178, right + 232};
         for (int i = 0; i < heads.length; i++) {
             marks.add(new Label(at[i], axis + 14, heads[i], SIZE, false, Ink.SOFT, Anchor.END));
         }

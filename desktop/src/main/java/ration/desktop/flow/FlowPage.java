@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.value.ObservableBooleanValue;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -64,6 +66,7 @@ public final class FlowPage extends LivePage {
     private final VBox side;
     private final MeasurePane next;
     private View view = View.CASES;
+    private final SimpleBooleanProperty byCase = new SimpleBooleanProperty(true);
 
     /** What the page shows. */
     private enum View {
@@ -118,6 +121,11 @@ public final class FlowPage extends LivePage {
         setRight(side);
     }
 
+    @Override
+    public ObservableBooleanValue byCase() {
+        return byCase;
+    }
+
     private ToggleButton view(String text, String id, View shows) {
         ToggleButton b = new ToggleButton(text);
         b.setId(id);
@@ -135,6 +143,7 @@ public final class FlowPage extends LivePage {
                         case MEASURE_NEXT -> next;
                     });
             setRight(shows == View.CASES ? side : null);
+            byCase.set(shows == View.CASES);
             update();
         });
         return b;

@@ -66,6 +66,8 @@ final class MeasurePane extends ColumnBox {
     /** What is being typed, by the field it stands in; the one that has the keys. */
     private final Map<String, String> typed = new HashMap<>();
 
+    private static final double PALE = 0.45;
+
     private String writing;
     private Doubt.Of wanted = Doubt.Of.FLOW;
     private Assessment asked;
@@ -139,6 +141,7 @@ final class MeasurePane extends ColumnBox {
 
     private void stop() {
         work.cancel();
+        show();
         head.setText("Not shown: stopped before every figure was moved.");
     }
 
@@ -152,7 +155,6 @@ final class MeasurePane extends ColumnBox {
         asked = now;
         found = Map.of();
         ticked.clear();
-        show();
         work.start(
                 task -> {
                     Doubt doubt = Doubt.of(now, task);
@@ -169,7 +171,11 @@ final class MeasurePane extends ColumnBox {
                     found = all;
                     show();
                 },
-                why -> head.setText("Not shown: " + why));
+                why -> {
+                    show();
+                    head.setText("Not shown: " + why);
+                });
+        show();
     }
 
     /** With what is ticked in place of what is proposed. */
@@ -183,6 +189,9 @@ final class MeasurePane extends ColumnBox {
 
     /** One more is read, or one less; what does not add up is drawn again behind the window. */
     private void tick(MeasureNext m, Job j, boolean on) {
+        if (!found.containsKey(wanted)) {
+            return;
+        }
         List<Job> now = new ArrayList<>(read(m));
         now.remove(j);
         if (on) {
@@ -236,10 +245,15 @@ final class MeasurePane extends ColumnBox {
 
     private void show() {
         Node owner = getScene() == null ? null : getScene().getFocusOwner();
-        if (owner instanceof TextField && owner.getId() != null && typed.containsKey(owner.getId())) {
+        if (owner instanceof TextField && owner.getId() != null && owner.getId().startsWith("measure-")) {
             writing = owner.getId();
         }
-        rows.getChildren().clear();
+        // rows stay, paler, while they are worked out anew: whoever types in one goes on
+        boolean waits = !found.containsKey(wanted) && work.running().get();
+        rows.setOpacity(waits ? PALE : 1);
+        if (!waits) {
+            rows.getChildren().clear();
+        }
         Optional<MeasureNext> m = Optional.ofNullable(found.get(wanted));
         int reading = shown().map(x -> read(x).size()).orElse(0);
         picture.setVisible(shown().isPresent());
@@ -318,13 +332,11 @@ final class MeasurePane extends ColumnBox {
                         Ui.wrapped(words.name(j), "bold"),
                         Ui.wrapped(
                                 words.entered(j)
-                                        + (j.guessed()
-                                                ? j.unsaid()
-                                                        ? "; source not said"
-                                                        : j.moves().size() > 1
-                                                                ? "; some are estimates"
-                                                                : "; nobody measured it"
-                                                : ""),
+                                        + (!j.guessed() || j.unsaid()
+                                                ? ""
+                                                : j.moves().size() > 1
+                                                        ? "; some are estimates"
+                                                        : "; nobody measured it"),
                                 "soft")),
                 1,
                 0);

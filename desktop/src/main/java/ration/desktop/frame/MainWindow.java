@@ -75,9 +75,13 @@ public final class MainWindow {
     /** Whether the guide, or measuring, stands where the page would. */
     private boolean guided;
 
+    /** In the colors that hold, unless others were chosen in an earlier one. */
     public MainWindow(Stage stage, Session session, FileDialogs dialogs) {
         Tokens.loadFonts();
-        Tokens.use(session.home().choice(COLORS).equals(NIGHT) ? Tokens.Scheme.NIGHT : Tokens.Scheme.DAY);
+        String chosen = session.home().choice(COLORS);
+        if (!chosen.isEmpty()) {
+            Tokens.use(chosen.equals(NIGHT) ? Tokens.Scheme.NIGHT : Tokens.Scheme.DAY);
+        }
         this.stage = stage;
         this.session = session;
         why = new WhyCard(session);
@@ -194,6 +198,11 @@ public final class MainWindow {
             @Override
             public void walk() {
                 measure();
+            }
+
+            @Override
+            public void byCase() {
+                inLine();
             }
 
             @Override
@@ -363,9 +372,14 @@ public final class MainWindow {
         Arriving view = pages.page(to);
         content.setCenter(view.node());
         rail.current(to);
-        pages.conditions().inLine(!to.livesByConditions());
+        inLine();
         ledger.current(to);
         view.arrive();
+    }
+
+    private void inLine() {
+        pages.conditions()
+                .inLine(!page.livesByConditions() || !pages.page(page).byCase().get());
     }
 
     /** The case of a fault, with the fault in it. */

@@ -57,6 +57,9 @@ final class Pages {
         /** Measuring, place by place. */
         void walk();
 
+        /** The page shown is of the case looked at now, or is no longer. */
+        void byCase();
+
         /** Back to the page that the guide, or measuring, stands in place of. */
         void back();
     }
@@ -81,7 +84,11 @@ final class Pages {
         all.put(Page.BRIEF, once(() -> new BriefPage(session)));
         all.put(Page.LAYOUT, () -> layout);
         all.put(Page.RUNS, once(() -> new RunsPage(session, exports)));
-        all.put(Page.FLOW, once(() -> new FlowPage(session, item, exports::readTable, exports::readings)));
+        all.put(Page.FLOW, once(() -> {
+            FlowPage flow = new FlowPage(session, item, exports::readTable, exports::readings);
+            flow.byCase().addListener((o, was, now) -> window.byCase());
+            return flow;
+        }));
         all.put(Page.TANKS, tanks);
         all.put(Page.VAPOR, vapor);
         all.put(Page.AIR, once(() -> new AirPage(session, item, exports::samplingCard)));
