@@ -11,6 +11,10 @@ public final class Launch {
 
     public static void main(String[] args) {
         Logger.getLogger("javafx").setLevel(Level.SEVERE);
+        if (Boolean.getBoolean("ration.empty")) {
+            Application.launch(EmptyWindow.class, args);
+            return;
+        }
         RationApp.prepare(java.util.List.of(args));
         Application.launch(RationApp.class, args);
     }

@@ -332,7 +332,10 @@ public final class Screenshots {
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
             PauseTransition settle = new PauseTransition(Duration.millis(
-                    name.startsWith("faults") || name.equals("find") || name.equals("flow-make-it-hold")
+                    name.startsWith("faults")
+                                    || name.equals("find")
+                                    || name.equals("variants")
+                                    || name.equals("flow-make-it-hold")
                             ? 25000
                             : name.startsWith("flow")
                                             || name.equals("flight")

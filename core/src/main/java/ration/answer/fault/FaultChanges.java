@@ -3,7 +3,6 @@ package ration.answer.fault;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import ration.aircraft.condition.Fault;
 import ration.aircraft.model.EngineInlet;
@@ -57,17 +56,6 @@ public final class FaultChanges {
         return List.copyOf(c.all);
     }
 
-    private void add(
-            String item,
-            String slot,
-            Change.Sort sort,
-            String title,
-            String detail,
-            UnaryOperator<FuelSystem> on,
-            Takes... takes) {
-        all.add(new Change(item, slot, sort, title, detail, p -> p.with(on.apply(p.system())), List.of(takes)));
-    }
-
     private void collect(Fault f) {
         if (f.kind() == Fault.Kind.VENT_SHUT || f.kind() == Fault.Kind.VENT_HOLDS_LIQUID) {
             system.tanks().stream()
@@ -84,7 +72,7 @@ public final class FaultChanges {
         }
         system.all(Header.class)
                 .filter(h -> h.build().lowLight().isEmpty())
-                .forEach(h -> add(
+                .forEach(h -> all.add(Change.of(
                         h.id(),
                         "low-light",
                         Change.Sort.SENDERS,
@@ -92,7 +80,7 @@ public final class FaultChanges {
                         "at 2/3 height: warns in time; no pressure drop",
                         s -> s.change(
                                 h.id(), Header.class, x -> x.withLowLight(Optional.of(share(x.height(), 2.0 / 3)))),
-                        Takes.one(Part.LOW_LIGHT)));
+                        Takes.one(Part.LOW_LIGHT))));
     }
 
     private static Measured share(Measured of, double share) {
@@ -100,26 +88,26 @@ public final class FaultChanges {
     }
 
     private void larger(Header h) {
-        add(
+        all.add(Change.of(
                 h.id(),
                 "capacity",
                 Change.Sort.HEADERS,
                 "Header twice as large, " + h.name(),
                 units.fineVolume(2 * h.capacity().si()) + ", same height",
                 s -> s.change(h.id(), Header.class, x -> x.withCapacity(share(x.capacity(), 2))),
-                Takes.one(Part.HEADER));
+                Takes.one(Part.HEADER)));
     }
 
     private void sender(NewItem kind, String what, String detail, Part part) {
         beforeTheEngine()
-                .ifPresent(r -> add(
+                .ifPresent(r -> all.add(Change.of(
                         r.id(),
                         kind.name(),
                         Change.Sort.SENDERS,
                         what + " in " + r.name(),
                         detail,
                         s -> fitted(s, r.id(), kind),
-                        Takes.one(part)));
+                        Takes.one(part))));
     }
 
     /** What is changed at the part itself; a new kind of fault has to say. */
@@ -133,24 +121,24 @@ public final class FaultChanges {
             case FILTER_FOULED -> {
                 item.only(Strainer.class)
                         .flatMap(Strainer::fouled)
-                        .ifPresent(r -> add(
+                        .ifPresent(r -> all.add(Change.of(
                                 item.id(),
                                 "loss",
                                 Change.Sort.FILTERS,
                                 "Larger strainer, " + item.name(),
                                 "half the dirty-filter loss",
                                 s -> s.change(item.id(), Strainer.class, x -> x.withFouled(r.times(0.5))),
-                                Takes.one(Part.STRAINER)));
+                                Takes.one(Part.STRAINER))));
                 item.only(Filter.class)
                         .flatMap(Filter::fouled)
-                        .ifPresent(r -> add(
+                        .ifPresent(r -> all.add(Change.of(
                                 item.id(),
                                 "loss",
                                 Change.Sort.FILTERS,
                                 "Larger filter, " + item.name(),
                                 "half the dirty-filter loss",
                                 s -> s.change(item.id(), Filter.class, x -> x.withFouled(r.times(0.5))),
-                                Takes.one(Part.FILTER)));
+                                Takes.one(Part.FILTER))));
             }
             case FUEL_VOLATILE -> sleeves();
             case VENT_SHUT,
@@ -184,7 +172,7 @@ public final class FaultChanges {
         Stream.iterate(run.size().nextUp(), Optional::isPresent, up -> up.get().nextUp())
                 .map(Optional::get)
                 .limit(2)
-                .forEach(up -> add(
+                .forEach(up -> all.add(Change.of(
                         run.id(),
                         "size",
                         Change.Sort.LINES,
@@ -192,7 +180,7 @@ public final class FaultChanges {
                         "its ends and what they meet",
                         s -> s.change(run.id(), Run.class, x -> x.resized(up)),
                         new Takes(Part.LINE, LayoutParts.size(up), feet(run)),
-                        new Takes(Part.END, LayoutParts.size(up), 2)));
+                        new Takes(Part.END, LayoutParts.size(up), 2))));
     }
 
     private double feet(Run run) {
@@ -208,14 +196,14 @@ public final class FaultChanges {
                 .filter(r -> !r.build().marks().sleeved())
                 .map(r -> new Takes(Part.SLEEVE, LayoutParts.size(r.size()), feet(r)))
                 .toArray(Takes[]::new);
-        add(
+        all.add(Change.of(
                 "",
                 "sleeves",
                 Change.Sort.HEAT,
                 "Sleeve on every line",
                 "insulates lines forward of the firewall",
                 FaultChanges::sleeved,
-                takes);
+                takes));
     }
 
     /** Every electric pump but the first on a bus of its own. */
@@ -223,7 +211,7 @@ public final class FaultChanges {
         system.all(Pump.class)
                 .filter(p -> p.drive() == Pump.Drive.ELECTRIC)
                 .skip(1)
-                .forEach(p -> add(
+                .forEach(p -> all.add(Change.of(
                         p.id(),
                         "bus",
                         Change.Sort.PUMPS,
@@ -231,7 +219,7 @@ public final class FaultChanges {
                         "its own switch, breaker and ground, from another source",
                         s -> s.change(
                                 p.id(), Pump.class, x -> x.withBuild(x.build().withBus(otherBus(p)))),
-                        Takes.one(Part.SECOND_BUS)));
+                        Takes.one(Part.SECOND_BUS))));
     }
 
     private static String otherBus(Pump than) {
@@ -242,7 +230,7 @@ public final class FaultChanges {
     private void second(Pump p) {
         Topology.of(system).leaving(p.id()).stream()
                 .findFirst()
-                .ifPresent(r -> add(
+                .ifPresent(r -> all.add(Change.of(
                         p.id(),
                         "second",
                         Change.Sort.PUMPS,
@@ -250,7 +238,7 @@ public final class FaultChanges {
                         "same type, on its own bus",
                         s -> another(s, p, r.id()),
                         Takes.one(Part.PUMP),
-                        Takes.one(Part.SECOND_BUS)));
+                        Takes.one(Part.SECOND_BUS))));
     }
 
     private static FuelSystem another(FuelSystem s, Pump like, String run) {
@@ -269,7 +257,7 @@ public final class FaultChanges {
         Optional<Measured> most = system.inlet().flatMap(EngineInlet::maximumPressure);
         most.ifPresent(m -> system.all(Pump.class)
                 .filter(p -> p.build().relief().isEmpty())
-                .forEach(p -> add(
+                .forEach(p -> all.add(Change.of(
                         p.id(),
                         "relief",
                         Change.Sort.PUMPS,
@@ -277,7 +265,7 @@ public final class FaultChanges {
                         "opens at " + units.text(RELIEVED * m.si(), Dimension.PRESSURE) + ", within the inlet maximum",
                         s -> s.change(
                                 p.id(), Pump.class, x -> x.withBuild(x.build().withRelief(share(m, RELIEVED)))),
-                        Takes.one(Part.PUMP))));
+                        Takes.one(Part.PUMP)))));
     }
 
     private static FuelSystem sleeved(FuelSystem system) {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import ration.aircraft.model.CheckValve;
 import ration.aircraft.model.Fitout;
@@ -94,17 +93,6 @@ public final class BuildChanges {
         return b.all;
     }
 
-    private void add(
-            String item,
-            String slot,
-            Change.Sort sort,
-            String title,
-            String detail,
-            UnaryOperator<FuelSystem> on,
-            Takes... takes) {
-        all.add(new Change(item, slot, sort, title, detail, p -> p.with(on.apply(p.system())), List.of(takes)));
-    }
-
     private Optional<Run> run() {
         return system.item(finding.item()).flatMap(i -> i.only(Run.class));
     }
@@ -158,14 +146,14 @@ public final class BuildChanges {
     private void adapters(Run r) {
         int more = Joints.adapters(Joints.adapted(r)) - Joints.adapters(r);
         if (more > 0) {
-            add(
+            all.add(Change.of(
                     r.id(),
                     "adapters",
                     Change.Sort.LINES,
                     (more == 1 ? "Adapter on " : "Adapters on ") + r.name(),
                     "between its fittings and the ports they meet",
                     s -> s.change(r.id(), Run.class, Joints::adapted),
-                    new Takes(Part.ADAPTER, "", more));
+                    new Takes(Part.ADAPTER, "", more)));
         }
     }
 
@@ -174,14 +162,14 @@ public final class BuildChanges {
             double feet = system.point(r.from())
                     .flatMap(a -> system.point(r.to()).map(b -> Unit.FOOT.fromSi(r.lengthM(a, b))))
                     .orElse(0.0);
-            add(
+            all.add(Change.of(
                     r.id(),
                     "sleeve",
                     Change.Sort.HEAT,
                     "Sleeve on " + r.name(),
                     "ends sealed and banded",
                     s -> s.change(r.id(), Run.class, Run::sleeved),
-                    new Takes(Part.SLEEVE, LayoutParts.size(r.size()), Math.max(0.1, feet)));
+                    new Takes(Part.SLEEVE, LayoutParts.size(r.size()), Math.max(0.1, feet))));
         }
     }
 
@@ -195,14 +183,14 @@ public final class BuildChanges {
                 .gravity()
                 .up();
         if (low(system, at, up).isPresent()) {
-            add(
+            all.add(Change.of(
                     at,
                     "drain",
                     Change.Sort.DRAINS,
                     "Drain port at " + name(at),
                     "capped, opened to sample",
                     s -> drained(s, at, up),
-                    new Takes(Part.DRAIN_PORT, "", Math.max(1, ports(drained(system, at, up)) - ports(system))));
+                    new Takes(Part.DRAIN_PORT, "", Math.max(1, ports(drained(system, at, up)) - ports(system)))));
         }
     }
 
@@ -242,14 +230,14 @@ public final class BuildChanges {
         Trapped.of(system).stream()
                 .filter(t -> t.runs().get(0).equals(finding.item()))
                 .flatMap(t -> t.runs().stream())
-                .forEach(run -> add(
+                .forEach(run -> all.add(Change.of(
                         run,
                         "relief",
                         Change.Sort.LINES,
                         "Thermal relief valve on " + name(run),
                         "tee, valve, line to the nearest return",
                         s -> relieved(s, run),
-                        Takes.one(Part.THERMAL_RELIEF)));
+                        Takes.one(Part.THERMAL_RELIEF))));
     }
 
     /** A valve that opens over all that the pumps could make, so that nothing passes while they run. */
@@ -305,7 +293,7 @@ public final class BuildChanges {
                 .limit(RUNS)
                 .toList();
         for (Run r : runs) {
-            add(
+            all.add(Change.of(
                     r.id(),
                     kind.name(),
                     sort,
@@ -314,7 +302,7 @@ public final class BuildChanges {
                     s -> LayoutEdits.add(s, r.id(), LayoutEdits.Spot.IN_RUN, kind)
                             .map(o -> o.system().change(o.picked(), ShutOff.class, x -> x.with(Reach.PILOT)))
                             .orElse(s),
-                    Takes.one(part));
+                    Takes.one(part)));
         }
     }
 
@@ -333,7 +321,7 @@ public final class BuildChanges {
     private void checks() {
         Topology topology = Topology.of(system);
         system.runs().stream().filter(topology::returns).forEach(r -> {
-            add(
+            all.add(Change.of(
                     r.id(),
                     "check",
                     Change.Sort.VALVES,
@@ -342,7 +330,7 @@ public final class BuildChanges {
                     s -> LayoutEdits.add(s, r.id(), LayoutEdits.Spot.IN_RUN, NewItem.CHECK_VALVE)
                             .map(LayoutEdits.Outcome::system)
                             .orElse(s),
-                    Takes.one(Part.CHECK_VALVE));
+                    Takes.one(Part.CHECK_VALVE)));
         });
     }
 
@@ -351,7 +339,7 @@ public final class BuildChanges {
                 .ifPresent(most -> run.build().spacing().ifPresent(now -> {
                     Unit unit = now.quantity().unit();
                     double half = Math.min(most, now.si() / 2);
-                    add(
+                    all.add(Change.of(
                             run.id(),
                             "clamps",
                             Change.Sort.LINES,
@@ -363,17 +351,18 @@ public final class BuildChanges {
                                     r -> r.with(r.build()
                                             .with(
                                                     RunBuild.Figure.SPACING,
-                                                    Optional.of(new Measured(
-                                                            Quantity.of(unit.fromSi(half), unit),
-                                                            ItemEdits.ESTIMATE))))),
-                            Takes.one(Part.CLAMP));
+                                                    Optional.of(
+                                                            new Measured(
+                                                                    Quantity.of(unit.fromSi(half), unit),
+                                                                    ItemEdits.ESTIMATE))))),
+                            Takes.one(Part.CLAMP)));
                 })));
     }
 
     /** Each higher lip leaves more below it for water, and more that cannot be used. */
     private void lip() {
         for (double in : LIPS) {
-            add(
+            all.add(Change.of(
                     finding.item(),
                     "outlet",
                     Change.Sort.TANKS,
@@ -382,7 +371,7 @@ public final class BuildChanges {
                     "water stays below it",
                     s -> s.change(
                             finding.item(), Tank.class, t -> t.withOutlets(raised(t.outlets(), Unit.INCH.toSi(in)))),
-                    Takes.one(Part.OUTLET));
+                    Takes.one(Part.OUTLET)));
         }
     }
 
@@ -402,7 +391,7 @@ public final class BuildChanges {
         String names = String.join(", ", tight.stream().map(Tank::name).toList());
         boolean measured = tight.stream().allMatch(t -> t.fitout().filler().isPresent());
         for (double in : NECKS) {
-            add(
+            all.add(Change.of(
                     tight.get(0).id(),
                     "filler",
                     Change.Sort.TANKS,
@@ -418,7 +407,7 @@ public final class BuildChanges {
                         }
                         return with;
                     },
-                    new Takes(Part.FILLER_NECK, "", tight.size()));
+                    new Takes(Part.FILLER_NECK, "", tight.size())));
         }
     }
 

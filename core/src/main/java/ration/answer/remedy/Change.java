@@ -2,6 +2,7 @@ package ration.answer.remedy;
 
 import java.util.List;
 import java.util.function.UnaryOperator;
+import ration.aircraft.model.FuelSystem;
 import ration.record.cost.Takes;
 import ration.record.project.Project;
 
@@ -27,6 +28,18 @@ public record Change(
 
     public Change {
         takes = List.copyOf(takes);
+    }
+
+    /** Of the layout alone. */
+    public static Change of(
+            String item,
+            String slot,
+            Sort sort,
+            String title,
+            String detail,
+            UnaryOperator<FuelSystem> on,
+            Takes... takes) {
+        return new Change(item, slot, sort, title, detail, p -> p.with(on.apply(p.system())), List.of(takes));
     }
 
     /** Kinds of work. */

@@ -33,14 +33,14 @@ public final class FoldingGroups extends RowBox {
         private final Supplier<String> set;
         private final Node rule;
 
-        Group(Label title, Node content, Supplier<String> set, Node rule) {
+        Group(Label title, Label called, Node content, Supplier<String> set, Node rule) {
             this.set = set;
             this.rule = rule;
             open = new ColumnBox(3, title, content);
-            name.textProperty().bind(title.textProperty());
+            name.textProperty().bind(called.textProperty());
             folded = Ui.button(
                     "",
-                    "fold-" + title.getText().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+.*", ""),
+                    "fold-" + called.getText().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+.*", ""),
                     () -> {},
                     "chip");
             inLine(false);
@@ -76,8 +76,17 @@ public final class FoldingGroups extends RowBox {
      * @param set what it is set to, in a word or two
      */
     public void add(Label title, Node content, Supplier<String> set) {
+        add(title, title, content, set);
+    }
+
+    /**
+     * The same.
+     *
+     * @param name what it is called where it is folded, beside what it is set to
+     */
+    public void add(Label title, Label name, Node content, Supplier<String> set) {
         Node rule = Ui.tallRule();
-        Group group = new Group(title, content, set, rule);
+        Group group = new Group(title, name, content, set, rule);
         group.inLine(line);
         if (!groups.isEmpty()) {
             getChildren().add(rule);

@@ -241,7 +241,7 @@ final class ConditionsBar extends RowBox {
         contents.clear();
         positions.clear();
         switches.clear();
-        groups.add(attitude, attitudes(project), () -> session.condition()
+        groups.add(attitude, Ui.label("Attitude", "soft"), attitudes(project), () -> session.condition()
                 .attitude()
                 .label());
         if (!project.system().tanks().isEmpty()) {
