@@ -5,7 +5,9 @@ import javafx.scene.Scene;
 import javafx.scene.layout.Pane;
 import javafx.stage.Stage;
 
-/** What a start is measured against, with the property ration.empty: a window of the same toolkit with nothing in it. */
+/**
+ * What a start is measured against, with the property ration.empty: a window of the same toolkit with nothing in it.
+ */
 public final class EmptyWindow extends Application {
 
     @Override
