@@ -334,28 +334,25 @@ public final class BuildChanges {
         });
     }
 
+    /** As many more as its longest stretch takes: one can do no better than halve it. */
     private void clamp() {
         run().ifPresent(run -> LineRules.farthestSupports(run)
                 .ifPresent(most -> run.build().spacing().ifPresent(now -> {
                     Unit unit = now.quantity().unit();
-                    double half = Math.min(most, now.si() / 2);
+                    int more = (int) Math.max(1, Math.ceil(now.si() / most - 1e-9) - 1);
+                    Measured then =
+                            new Measured(Quantity.of(unit.fromSi(now.si() / (more + 1)), unit), ItemEdits.ESTIMATE);
                     all.add(Change.of(
                             run.id(),
                             "clamps",
                             Change.Sort.LINES,
-                            "Another clamp on " + run.name(),
+                            (more == 1 ? "Another clamp on " : more + " more clamps on ") + run.name(),
                             "in its longest stretch",
                             s -> s.change(
                                     run.id(),
                                     Run.class,
-                                    r -> r.with(r.build()
-                                            .with(
-                                                    RunBuild.Figure.SPACING,
-                                                    Optional.of(
-                                                            new Measured(
-                                                                    Quantity.of(unit.fromSi(half), unit),
-                                                                    ItemEdits.ESTIMATE))))),
-                            Takes.one(Part.CLAMP)));
+                                    r -> r.with(r.build().with(RunBuild.Figure.SPACING, Optional.of(then)))),
+                            new Takes(Part.CLAMP, "", more)));
                 })));
     }
 

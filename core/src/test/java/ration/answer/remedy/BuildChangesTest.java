@@ -22,6 +22,7 @@ import ration.aircraft.model.Selector;
 import ration.aircraft.model.ShutOff;
 import ration.aircraft.model.Strainer;
 import ration.aircraft.model.Tank;
+import ration.aircraft.plumbing.LineRules;
 import ration.aircraft.plumbing.SealingPlaces;
 import ration.answer.assess.Assessment;
 import ration.base.geometry.Point3;
@@ -173,21 +174,30 @@ class BuildChangesTest {
         cured(p.with(s), Check.BUILD_FILTERED, "Filter in ");
     }
 
-    @Test
-    void aStretchTooLongGetsAClamp() {
+    /** One clamp halves a stretch at best: as many are counted as it takes. */
+    @ParameterizedTest
+    @CsvSource({"1.5, 1, Another clamp on ", "2, 1, Another clamp on ", "2.5, 2, 2 more clamps on ", "6, 5, 5 more"})
+    void aStretchTooLongGetsItsClamps(double times, int clamps, String title) {
         Project p = Systems.corrie();
         Run run = p.system().runs().get(0);
-        cured(
-                p.with(p.system()
-                        .change(
-                                run.id(),
-                                Run.class,
-                                r -> r.with(r.build()
-                                        .with(
-                                                RunBuild.Figure.SPACING,
-                                                Optional.of(Measured.of(60, Unit.INCH, "tape")))))),
-                Check.BUILD_SUPPORTS,
-                "Another clamp on ");
+        double most = LineRules.farthestSupports(run).orElseThrow();
+        Measured stretch = Measured.of(Unit.INCH.fromSi(times * most), Unit.INCH, "tape");
+        Project stretched = p.with(p.system()
+                .change(
+                        run.id(),
+                        Run.class,
+                        r -> r.with(r.build().with(RunBuild.Figure.SPACING, Optional.of(stretch)))));
+        cured(stretched, Check.BUILD_SUPPORTS, title);
+        Assessment a = Assessment.of(stretched);
+        Change c = BuildChanges.of(a, failing(a, Check.BUILD_SUPPORTS).get(0)).get(0);
+        assertThat(c.takes().get(0).amount()).isEqualTo(clamps);
+        Run then = c.on().apply(stretched)
+                .system()
+                .item(run.id())
+                .flatMap(i -> i.only(Run.class))
+                .orElseThrow();
+        assertThat(then.build().spacing().orElseThrow().si() * (clamps + 1))
+                .isCloseTo(stretch.si(), Assertions.within(1e-9));
     }
 
     private static void cured(Project p, Check check, String title) {
