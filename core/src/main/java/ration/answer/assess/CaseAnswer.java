@@ -197,14 +197,25 @@ public final class CaseAnswer {
      * told, not refused.
      */
     public FlowAnswer demandAt(double kelvin) {
-        double held = Math.max(COLDEST, Math.min(HOTTEST, kelvin));
-        if (Math.abs(held - condition.fuelKelvin()) < 0.05) {
-            return demand;
-        }
+        return Math.abs(held(kelvin) - condition.fuelKelvin()) < 0.05 ? demand : demandAt(basis, setting, need, kelvin);
+    }
+
+    /** The same of a case of which nothing else is asked. */
+    static FlowAnswer demandAt(FlowBasis basis, Brief brief, Setting setting, double kelvin) {
+        return demandAt(basis, setting, brief.demand() * setting.share(), kelvin);
+    }
+
+    private static FlowAnswer demandAt(FlowBasis basis, Setting setting, double need, double kelvin) {
+        double held = held(kelvin);
+        Condition condition = setting.condition();
         double swelling =
                 basis.fuel().density(condition.fuelKelvin()) / basis.fuel().density(held);
         return basis.withoutBoiling()
                 .ask(condition.withFuelKelvin(held), setting.levels(), new FlowQuestion.Demand(need * swelling));
+    }
+
+    private static double held(double kelvin) {
+        return Math.max(COLDEST, Math.min(HOTTEST, kelvin));
     }
 
     /** Fuel properties are known between these, K. */

@@ -12,13 +12,17 @@ import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import ration.aircraft.condition.Attitude;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Item;
+import ration.aircraft.model.Problem;
 import ration.aircraft.model.Tank;
+import ration.aircraft.model.Validation;
 import ration.base.quantity.Measured;
 import ration.base.task.Steps;
 import ration.base.task.Task;
 import ration.physics.flow.FlowBasis;
+import ration.physics.tank.Governing;
 import ration.physics.vapor.HeatPath;
 import ration.record.project.Project;
 
@@ -40,6 +44,8 @@ public record Doubt(
     private static final double MATTERS = 0.02;
     /** Of a figure's own part, so much that goes the same way up and down is a bend. */
     private static final double BENDS = 0.1;
+    /** Attitudes in which a moved tank is looked at. */
+    static final int NEAREST_ATTITUDES = 40;
     /** Figures that are moved together at most, and places each is moved to. */
     private static final int MOST_TOGETHER = 3;
 
@@ -269,6 +275,7 @@ public record Doubt(
         private final Project project;
         private final List<CaseAnswer.Setting> nearest;
         private final Optional<String> tank;
+        private final List<Attitude> attitudes;
         private final Optional<VaporAnswer> hot;
         final OptionalDouble flow;
         final OptionalDouble unusable;
@@ -279,9 +286,11 @@ public record Doubt(
             // records speak of the tanks as they are, not of any drawn beside them
             project = a.project().withTests(List.of());
             nearest = a.governing().isPresent() ? a.nearest(Draws.NEAREST_CASES) : List.of();
-            tank = a.governingTank()
-                    .filter(t -> t.source() == TankAnswer.Source.PREDICTED)
-                    .map(t -> t.tank().id());
+            Optional<TankAnswer> least = a.governingTank().filter(t -> t.source() == TankAnswer.Source.PREDICTED);
+            tank = least.map(t -> t.tank().id());
+            attitudes = least.map(t -> Governing.nearest(
+                            t.body(), t.feed(), project.brief().envelope().corners(), NEAREST_ATTITUDES))
+                    .orElse(List.of());
             hot = a.vapor();
             FuelSystem system = project.system();
             flow = flow(system);
@@ -290,38 +299,50 @@ public record Doubt(
         }
 
         OptionalDouble flow(FuelSystem moved) {
-            if (nearest.isEmpty()) {
-                return OptionalDouble.empty();
-            }
-            return of(LeastMargin.of(project.with(moved), nearest, Optional.of(known))
-                    .map(LeastMargin::ratio));
+            return nearest.isEmpty() ? OptionalDouble.empty() : flow(basis(moved));
         }
 
         OptionalDouble unusable(FuelSystem moved) {
             return of(tank.flatMap(moved::item)
                     .flatMap(i -> i.only(Tank.class))
-                    .map(t -> TankAnswer.of(project.with(moved), t).ratio()));
+                    .map(t -> TankAnswer.of(project.with(moved), t, attitudes).ratio()));
         }
 
         OptionalDouble vapor(FuelSystem moved) {
-            if (hot.isEmpty()) {
+            return hot.isEmpty() ? OptionalDouble.empty() : vapor(basis(moved));
+        }
+
+        /** What flow and vapor of a layout rest on; empty where a problem blocks it. */
+        private Optional<FlowBasis> basis(FuelSystem moved) {
+            return Validation.of(moved).stream().anyMatch(Problem::blocks)
+                    ? Optional.empty()
+                    : Optional.of(Assessor.basis(project.with(moved), Optional.of(known)));
+        }
+
+        private OptionalDouble flow(Optional<FlowBasis> basis) {
+            return of(basis.flatMap(b -> LeastMargin.of(project.with(b.system()), b, nearest))
+                    .map(LeastMargin::ratio));
+        }
+
+        private OptionalDouble vapor(Optional<FlowBasis> asked) {
+            if (hot.isEmpty() || asked.isEmpty()) {
                 return OptionalDouble.empty();
             }
+            FlowBasis basis = asked.get();
             VaporAnswer at = hot.get();
-            Project p = project.with(moved);
-            FlowBasis basis = Assessor.basis(p, Optional.of(known));
             CaseAnswer.Setting s = at.look().setting();
-            CaseAnswer c = new CaseAnswer(
-                    basis,
-                    p.brief(),
-                    new CaseAnswer.Setting(
-                            s.condition(), s.filling(), s.pumps(), basis.levels(s.condition()), s.asked()));
-            var demand = c.demandAt(at.air().fuelKelvin());
+            CaseAnswer.Setting then = new CaseAnswer.Setting(
+                    s.condition(), s.filling(), s.pumps(), basis.levels(s.condition()), s.asked());
+            var demand =
+                    CaseAnswer.demandAt(basis, project.brief(), then, at.air().fuelKelvin());
             if (!demand.usable()) {
                 return OptionalDouble.empty();
             }
-            HeatPath path =
-                    HeatPath.of(moved, demand, p.heat(), c.condition().engine().power());
+            HeatPath path = HeatPath.of(
+                    basis.system(),
+                    demand,
+                    project.heat(),
+                    s.condition().engine().power());
             return path.stands() ? OptionalDouble.empty() : OptionalDouble.of(path.fewest(at.air()) - at.needed());
         }
 
@@ -393,7 +414,9 @@ public record Doubt(
             try {
                 FuelSystem s = project.system().replace(f.moved(deviations));
                 boolean here = tank.filter(f.item().id()::equals).isPresent();
-                return new double[] {less(flow(s), flow), here ? less(unusable(s), unusable) : 0, less(vapor(s), vapor)
+                Optional<FlowBasis> basis = nearest.isEmpty() && hot.isEmpty() ? Optional.empty() : basis(s);
+                return new double[] {
+                    less(flow(basis), flow), here ? less(unusable(s), unusable) : 0, less(vapor(basis), vapor)
                 };
             } catch (IllegalArgumentException e) {
                 return new double[0];

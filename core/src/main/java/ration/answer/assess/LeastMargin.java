@@ -54,10 +54,13 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
      */
     public static Optional<LeastMargin> of(
             Project project, List<CaseAnswer.Setting> cases, Optional<Assessment> known) {
-        if (Validation.of(project.system()).stream().anyMatch(Problem::blocks)) {
-            return Optional.empty();
-        }
-        FlowBasis basis = Assessor.basis(project, known);
+        return Validation.of(project.system()).stream().anyMatch(Problem::blocks)
+                ? Optional.empty()
+                : of(project, Assessor.basis(project, known), cases);
+    }
+
+    /** The same of a project that no problem blocks, on a basis that its other answers share. */
+    static Optional<LeastMargin> of(Project project, FlowBasis basis, List<CaseAnswer.Setting> cases) {
         return least(
                 project,
                 basis,

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.BiFunction;
 import ration.aircraft.condition.Attitude;
 import ration.aircraft.model.Tank;
 import ration.base.geometry.Point3;
@@ -80,6 +81,19 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
 
     /** Throws IllegalArgumentException where its shape does not close. */
     public static TankAnswer of(Project project, Tank tank) {
+        return of(
+                project,
+                tank,
+                (body, feed) ->
+                        Governing.of(body, feed, project.brief().envelope().corners()));
+    }
+
+    /** The same, looked for in these attitudes only. */
+    static TankAnswer of(Project project, Tank tank, List<Attitude> among) {
+        return of(project, tank, (body, feed) -> Governing.among(body, feed, among));
+    }
+
+    private static TankAnswer of(Project project, Tank tank, BiFunction<TankBody, Feed, Governing> predicted) {
         TankEvidence evidence = TankEvidence.of(tank, project.tests(), project.asBuilt());
         TankBody body = TankBody.of(
                 tank,
@@ -88,7 +102,7 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
         return new TankAnswer(
                 body,
                 feed,
-                Governing.of(body, feed, project.brief().envelope().corners()),
+                predicted.apply(body, feed),
                 evidence,
                 project.brief().envelope().attitudes().get(0).gravity().up());
     }

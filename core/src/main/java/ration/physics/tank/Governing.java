@@ -1,7 +1,9 @@
 package ration.physics.tank;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import ration.aircraft.condition.Attitude;
 
 /**
@@ -21,14 +23,29 @@ public record Governing(Attitude attitude, double volume) {
      * @param corners in order round it, three or more
      */
     public static Governing of(TankBody body, Feed feed, List<Attitude> corners) {
+        return among(body, feed, samples(corners));
+    }
+
+    /** Of these attitudes only. */
+    public static Governing among(TankBody body, Feed feed, List<Attitude> attitudes) {
         Governing most = null;
-        for (Attitude a : samples(corners)) {
+        for (Attitude a : attitudes) {
             double volume = body.stranded(a.gravity().up(), feed).volume();
             if (most == null || volume > most.volume() * (1 + 1e-9) + 1e-9) {
                 most = new Governing(a, volume);
             }
         }
         return most;
+    }
+
+    /** Attitudes of a region, its corners and those in which most stays: one of them governs once the tank is moved. */
+    public static List<Attitude> nearest(TankBody body, Feed feed, List<Attitude> corners, int count) {
+        Stream<Attitude> most = samples(corners).stream()
+                .map(a -> new Governing(a, body.stranded(a.gravity().up(), feed).volume()))
+                .sorted(Comparator.comparingDouble((Governing g) -> -g.volume()))
+                .limit(count)
+                .map(Governing::attitude);
+        return Stream.concat(corners.stream(), most).distinct().toList();
     }
 
     private static List<Attitude> samples(List<Attitude> corners) {

@@ -2,6 +2,7 @@ package ration.answer.assess;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.Arrays;
 import java.util.HashMap;
@@ -17,9 +18,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 import ration.Samples;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Item;
+import ration.aircraft.model.Tank;
 import ration.answer.measure.Job;
 import ration.answer.measure.MeasureNext;
 import ration.base.task.Task;
+import ration.physics.tank.Governing;
 import ration.record.file.ProjectFile;
 
 /**
@@ -78,6 +81,45 @@ class DoubtTest {
         double promised = MeasureNext.deviation(a, Doubt.Of.FLOW, read, Task.QUIET);
         assertThat(promised).isLessThan(m.deviation());
         assertThat(promised / then.deviation()).isBetween(0.85, 1.15);
+    }
+
+    /** Off by as much as it may be, a tank keeps most in one of the attitudes in which it keeps most as entered. */
+    @ParameterizedTest
+    @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
+    void theAttitudesLookedAtAreThoseThatGovern(String demo) throws Exception {
+        Assessment a = Assessment.of(ProjectFile.demo(demo));
+        FuelSystem system = a.project().system();
+        List<Draws.Figure> figures = Draws.figures(List.copyOf(system.tanks()));
+        SplittableRandom random = new SplittableRandom(SEED);
+        int compared = 0;
+        for (int i = 0; i < Samples.of(20, 1_000); i++) {
+            Map<String, Item> drawn = new HashMap<>();
+            figures.forEach(f -> drawn.merge(
+                    f.item().id(),
+                    f.moved(Draws.deviation(random)),
+                    (was, x) -> f.moved(was, Draws.deviation(random))));
+            for (TankAnswer t : a.tanks()) {
+                Item then = drawn.getOrDefault(t.tank().id(), t.tank());
+                try {
+                    Tank tank = then.only(Tank.class).orElseThrow();
+                    var corners = a.project().brief().envelope().corners();
+                    double all = TankAnswer.of(a.project().with(system.replace(tank)), tank)
+                            .predicted()
+                            .volume();
+                    double some = TankAnswer.of(
+                                    a.project().with(system.replace(tank)),
+                                    tank,
+                                    Governing.nearest(t.body(), t.feed(), corners, Doubt.NEAREST_ATTITUDES))
+                            .predicted()
+                            .volume();
+                    assertThat(some).as(demo + " " + tank.name()).isCloseTo(all, withinPercentage(0.5));
+                    compared++;
+                } catch (IllegalArgumentException e) {
+                    // a tank that does not close is drawn again
+                }
+            }
+        }
+        assertThat(compared).isGreaterThan(20);
     }
 
     private record Key(String item, String figure) {}
