@@ -3,6 +3,7 @@ package ration.answer.assess;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
@@ -131,7 +132,7 @@ class LoadCasesTest {
                 .with(Brief.usual()
                         .withDelivery(Brief.Delivery.PUMP)
                         .withPower(ration.base.quantity.Quantity.of(400, Unit.HORSEPOWER)));
-        assertThat(Assessment.of(p).findings()).anySatisfy(f -> {
+        assertThat(Assessment.bare(p, Optional.empty()).findings()).anySatisfy(f -> {
             assertThat(f.id()).isEqualTo("flow.air");
             assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
             assertThat(f.source()).contains("23.951(b)").contains("from memory");
@@ -218,7 +219,7 @@ class LoadCasesTest {
     @Test
     void aRegulatorWithoutAnAnswerIsNotLeftOut() {
         Project p = Systems.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
-        List<Finding> held = Assessment.of(Pattern.COLLECTOR_PER_TANK.project()).findings().stream()
+        List<Finding> held = Assessment.bare(Pattern.COLLECTOR_PER_TANK.project(), Optional.empty()).findings().stream()
                 .filter(f -> f.check().key().equals("flow.regulated"))
                 .toList();
         assertThat(held).isNotEmpty();
@@ -247,7 +248,7 @@ class LoadCasesTest {
         Condition idle = StartingCase.of(manifold).with(ration.aircraft.condition.Power.IDLE);
         double at = new FlowProbe(manifold).pressure(idle, r.id());
         assertThat(Unit.PSI.fromSi(at)).isGreaterThanOrEqualTo(36.0 - 0.05);
-        Finding f = Assessment.of(manifold).findings().stream()
+        Finding f = Assessment.bare(manifold, Optional.empty()).findings().stream()
                 .filter(x -> x.id().equals("flow.regulated." + r.id()))
                 .findFirst()
                 .orElseThrow();

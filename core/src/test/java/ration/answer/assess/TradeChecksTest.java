@@ -33,7 +33,7 @@ import ration.verdict.check.Verdict;
 class TradeChecksTest {
 
     private static Finding only(Project p, Check check) {
-        return Assessment.of(p).findings().stream()
+        return Assessment.bare(p, Optional.empty()).findings().stream()
                 .filter(f -> f.check() == check)
                 .findFirst()
                 .orElseThrow();
@@ -114,7 +114,7 @@ class TradeChecksTest {
     @Test
     void adviceIsSolved() {
         Project p = Systems.corrie();
-        Finding f = Assessment.of(p).findings().stream()
+        Finding f = Assessment.bare(p, Optional.empty()).findings().stream()
                 .filter(x -> x.check() == Check.FLOW_MARGIN && x.verdict() == Verdict.FAILS)
                 .findFirst()
                 .orElseThrow();
@@ -140,7 +140,7 @@ class TradeChecksTest {
                 Measured.of(1.5, Unit.INCH),
                 Measured.of(2, Unit.INCH));
         Project fitted = p.with(p.system().replace(tank.withOutlets(List.of(outlet.withFinger(Optional.of(sock))))));
-        Finding f = Assessment.of(fitted).findings().stream()
+        Finding f = Assessment.bare(fitted, Optional.empty()).findings().stream()
                 .filter(x -> x.check() == Check.TANK_SCREEN && x.item().equals(tank.id()))
                 .findFirst()
                 .orElseThrow();

@@ -47,7 +47,7 @@ class VaporChecksTest {
     }
 
     private static List<Finding> findings(Project p) {
-        return Assessment.of(p).findings();
+        return Assessment.bare(p, Optional.empty()).findings();
     }
 
     private static Optional<Finding> finding(Project p, String id) {

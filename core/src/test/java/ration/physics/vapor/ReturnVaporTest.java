@@ -43,7 +43,7 @@ class ReturnVaporTest {
     }
 
     private static Optional<Finding> vapor(Project p) {
-        return Assessment.of(p).findings().stream()
+        return Assessment.bare(p, Optional.empty()).findings().stream()
                 .filter(f -> f.check() == Check.AIR_RETURN_VAPOR)
                 .findFirst();
     }
