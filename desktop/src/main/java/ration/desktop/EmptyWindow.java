@@ -13,7 +13,8 @@ public final class EmptyWindow extends Application {
     @Override
     public void start(Stage stage) {
         stage.setScene(new Scene(new Pane(), 1280, 800));
-        StartReport.watch(stage);
+        StartReport report = new StartReport(stage);
         stage.show();
+        report.filled();
     }
 }

@@ -4,65 +4,72 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.application.Application;
+import javafx.application.Platform;
 import javafx.stage.Stage;
+import ration.desktop.frame.FirstFrame;
 import ration.desktop.frame.MainWindow;
 import ration.desktop.frame.NativeFileDialogs;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
-import ration.desktop.session.Worked;
 import ration.desktop.style.Tokens;
 import ration.record.file.ProjectFile;
-import ration.record.file.ProjectFileException;
-import ration.record.project.Project;
 
 /** The window's life: opens what was asked for, offers what a crash left behind. */
 public final class RationApp extends Application {
 
-    private static CompletableFuture<First> first = CompletableFuture.completedFuture(First.EMPTY);
+    private static final String DEMO = "demo";
+
+    /** A document that takes longer to read is waited for with its card in the window, where it can be given up, s. */
+    private static final int PATIENCE = 2;
+
+    private static CompletableFuture<Session.Read> first = CompletableFuture.completedFuture(Session.Read.NOTHING);
     private static CompletableFuture<Optional<Tokens.Scheme>> colors =
             CompletableFuture.completedFuture(Optional.empty());
     private Session session;
 
-    /** The document asked for, read and assessed while the toolkit starts. */
-    private record First(Worked worked, String trouble) {
-        static final First EMPTY = new First(Worked.of(Project.empty()), "");
-    }
-
-    /** Begins with the demo asked for, so that it is there when the window is. */
+    /** Begins with the document asked for, so that it is there when the window is. */
     static void prepare(List<String> args) {
         colors = CompletableFuture.supplyAsync(SystemColors::ask);
-        if (!args.isEmpty() && args.get(0).equals("demo")) {
-            first = CompletableFuture.supplyAsync(() -> demo(args.size() > 1 ? args.get(1) : ProjectFile.DEMO));
-        }
-    }
-
-    private static First demo(String name) {
-        try {
-            return new First(Worked.of(ProjectFile.demoNamed(name)), "");
-        } catch (ProjectFileException e) {
-            return new First(First.EMPTY.worked(), e.fullText());
+        if (!args.isEmpty()) {
+            first = CompletableFuture.supplyAsync(() -> args.get(0).equals(DEMO)
+                    ? Session.Read.demo(args.size() > 1 ? args.get(1) : ProjectFile.DEMO)
+                    : Session.Read.of(Path.of(args.get(0))));
         }
     }
 
     @Override
     public void start(Stage stage) {
-        // the window is made while the document is still being assessed
         Home home = Home.usual();
-        CompletableFuture.runAsync(home::log);
-        session = new Session(home);
         // asked while the toolkit started: one that has not answered by now is not waited for
         colors.getNow(Optional.empty()).ifPresent(Tokens::use);
-        MainWindow window = new MainWindow(stage, session, new NativeFileDialogs(stage));
-        First document = first.exceptionally(e -> First.EMPTY).join();
-        session.begin(document.worked());
-        StartReport.watch(stage);
-        window.show();
+        StartReport report = new StartReport(stage);
+        FirstFrame.show(stage, home);
+        CompletableFuture.runAsync(home::log);
+        Platform.runLater(() -> {
+            try {
+                fill(stage, home);
+            } catch (RuntimeException | Error e) {
+                Platform.exit();
+                throw e;
+            }
+            report.filled();
+        });
+    }
+
+    /** The window is made while the document is still being assessed. */
+    private void fill(Stage stage, Home home) {
         List<String> args = getParameters().getRaw();
-        if (!document.trouble().isEmpty()) {
-            session.trouble(document.trouble());
-        }
-        if (!args.isEmpty() && !args.get(0).equals("demo")) {
+        session = new Session(home);
+        MainWindow window = new MainWindow(stage, session, new NativeFileDialogs(stage));
+        boolean file = !args.isEmpty() && !args.get(0).equals(DEMO);
+        Optional<Session.Read> document = document();
+        session.begin(document.orElse(Session.Read.NOTHING), file ? Path.of(args.get(0)) : null);
+        window.show();
+        if (file && document.isEmpty()) {
             window.open(Path.of(args.get(0)));
         }
         if (args.isEmpty()) {
@@ -71,8 +78,22 @@ public final class RationApp extends Application {
         window.offerRecovery();
     }
 
+    /** Empty where it is not there yet; what went wrong in a way nobody thought of is told when it is opened anew. */
+    private static Optional<Session.Read> document() {
+        try {
+            return Optional.of(first.get(PATIENCE, TimeUnit.SECONDS));
+        } catch (ExecutionException | TimeoutException e) {
+            return Optional.empty();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return Optional.empty();
+        }
+    }
+
     @Override
     public void stop() {
-        session.close();
+        if (session != null) {
+            session.close();
+        }
     }
 }

@@ -6,38 +6,40 @@ import javafx.application.Platform;
 import javafx.stage.Stage;
 
 /**
- * For measuring starts: with the property ration.started (ms since 1970) tells when the window was mapped and painted,
- * and ends.
+ * For measuring starts: with the property ration.started (ms since 1970) tells when the window was mapped and when what
+ * was asked for stood painted in it, and ends.
  */
 final class StartReport {
 
-    private StartReport() {}
+    private final String started = System.getProperty("ration.started", "");
+    private long mapped;
 
-    static void watch(Stage stage) {
-        String started = System.getProperty("ration.started");
-        if (started == null || !started.matches("\\d{1,15}")) {
+    StartReport(Stage stage) {
+        stage.setOnShown(e -> mapped = System.currentTimeMillis());
+    }
+
+    /** All is in the window that was asked for. */
+    void filled() {
+        if (!started.matches("\\d{1,15}")) {
             return;
         }
         long from = Long.parseLong(started);
-        stage.setOnShown(e -> {
-            double mapped = (System.currentTimeMillis() - from) / 1000.0;
-            new AnimationTimer() {
-                private int frames;
+        new AnimationTimer() {
+            private int frames;
 
-                @Override
-                public void handle(long now) {
-                    // the first frame lays out, the second stands on the screen when the third begins
-                    if (++frames == 3) {
-                        stop();
-                        System.err.printf(
-                                Locale.ROOT,
-                                "ration: started %.2f %.2f%n",
-                                mapped,
-                                (System.currentTimeMillis() - from) / 1000.0);
-                        Platform.exit();
-                    }
+            @Override
+            public void handle(long now) {
+                // the first frame lays out, the second stands on the screen when the third begins
+                if (++frames == 3) {
+                    stop();
+                    System.err.printf(
+                            Locale.ROOT,
+                            "ration: started %.2f %.2f%n",
+                            (mapped - from) / 1000.0,
+                            (System.currentTimeMillis() - from) / 1000.0);
+                    Platform.exit();
                 }
-            }.start();
-        });
+            }
+        }.start();
     }
 }

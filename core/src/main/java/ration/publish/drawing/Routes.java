@@ -21,7 +21,8 @@ final class Routes {
 
     private static final int KEPT = 16;
     private static final Map<Key, CompletableFuture<Map<String, Router.Routed>>> LAST = new LinkedHashMap<>();
-    private static volatile double[] size = {860, 612};
+    /** Until something is drawn, as a new window draws it. */
+    private static volatile double[] size = {852, 462};
     /** Of the air side; null until it is first drawn. */
     private static volatile double[] airSize;
 

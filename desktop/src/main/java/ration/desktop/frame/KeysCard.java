@@ -50,8 +50,26 @@ final class KeysCard extends StackPane {
         {"?", "this card"}
     };
 
+    private final Runnable close;
+
     KeysCard(Runnable close) {
+        this.close = close;
         setId("keys-card");
+        setAlignment(Pos.CENTER);
+        setOnMouseClicked(e -> close.run());
+        setFocusTraversable(true);
+    }
+
+    /** Its rows are made when it is first looked at: a start does without them. */
+    void show() {
+        if (getChildren().isEmpty()) {
+            fill();
+        }
+        setVisible(true);
+        requestFocus();
+    }
+
+    private void fill() {
         GridPane grid = new GridPane();
         grid.setHgap(24);
         grid.setVgap(6);
@@ -62,8 +80,5 @@ final class KeysCard extends StackPane {
         card.getStyleClass().add("overlay-card");
         card.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         getChildren().add(card);
-        setAlignment(Pos.CENTER);
-        setOnMouseClicked(e -> close.run());
-        setFocusTraversable(true);
     }
 }

@@ -31,6 +31,7 @@ import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.control.WhyEvent;
 import ration.desktop.layout.LayoutActions;
+import ration.desktop.session.Home;
 import ration.desktop.session.Message;
 import ration.desktop.session.Session;
 import ration.desktop.start.StartPage;
@@ -41,8 +42,8 @@ import ration.record.project.Project;
 /** The window: strip, rail, page, conditions; the document's commands and the keys that work everywhere. */
 public final class MainWindow {
 
-    private static final double WIDTH = 1280;
-    private static final double HEIGHT = 800;
+    static final double WIDTH = 1280;
+    static final double HEIGHT = 800;
     private static final double LEAST_WIDTH = 1000;
     private static final double LEAST_HEIGHT = 640;
     /** A tenth of what a document may hold in one text. */
@@ -78,10 +79,7 @@ public final class MainWindow {
     /** In the colors that hold, unless others were chosen in an earlier one. */
     public MainWindow(Stage stage, Session session, FileDialogs dialogs) {
         Tokens.loadFonts();
-        String chosen = session.home().choice(COLORS);
-        if (!chosen.isEmpty()) {
-            Tokens.use(chosen.equals(NIGHT) ? Tokens.Scheme.NIGHT : Tokens.Scheme.DAY);
-        }
+        colors(session.home());
         this.stage = stage;
         this.session = session;
         why = new WhyCard(session);
@@ -145,7 +143,6 @@ public final class MainWindow {
                 e.consume();
             }
         });
-        stage.setScene(scene);
         stage.setOnCloseRequest(e -> {
             e.consume();
             documents.settled(() -> documents.leave(() -> {
@@ -156,7 +153,6 @@ public final class MainWindow {
         session.messages().addListener((ListChangeListener<Message>)
                 c -> messages.told(List.copyOf(session.messages()), session::dismiss));
         session.lifetime().addListener((o, was, now) -> begin());
-        begin();
     }
 
     /** With each document: its pages, at the pages.layout(). */
@@ -226,6 +222,14 @@ public final class MainWindow {
     private static final String COLORS = "colors";
     private static final String NIGHT = "night";
 
+    /** Takes up the colors chosen in an earlier start. */
+    static void colors(Home home) {
+        String chosen = home.choice(COLORS);
+        if (!chosen.isEmpty()) {
+            Tokens.use(chosen.equals(NIGHT) ? Tokens.Scheme.NIGHT : Tokens.Scheme.DAY);
+        }
+    }
+
     /** Colors for the night, or for the day again; kept for the next start. */
     private void otherColors() {
         documents.settled(() -> {
@@ -242,6 +246,11 @@ public final class MainWindow {
     }
 
     public void show() {
+        if (pages == null) {
+            begin();
+        }
+        // only now, with its page in it: a scene is styled and laid out as soon as it comes into a window that stands
+        stage.setScene(root.getScene());
         stage.show();
         // some window managers take the least size for the size wanted, so say the latter again
         double width = stage.getWidth();
@@ -436,8 +445,7 @@ public final class MainWindow {
     // keys
 
     private void showKeys() {
-        keys.setVisible(true);
-        keys.requestFocus();
+        keys.show();
     }
 
     private void showTerms() {

@@ -25,6 +25,8 @@ import ration.desktop.style.NotchBar;
 /** The job in the order people work, and the unit switch. */
 final class Rail extends ColumnBox {
 
+    static final double WIDTH = 140;
+
     private final Session session;
     private final Map<Page, Button> rows = new LinkedHashMap<>();
     private final Map<Page, NotchBar> bars = new LinkedHashMap<>();
@@ -32,8 +34,8 @@ final class Rail extends ColumnBox {
     Rail(Session session, Consumer<Page> go) {
         this.session = session;
         getStyleClass().add("rail");
-        setPrefWidth(140);
-        setMinWidth(140);
+        setPrefWidth(WIDTH);
+        setMinWidth(WIDTH);
         for (Page page : Page.values()) {
             NotchBar bar = new NotchBar(24, 6);
             bars.put(page, bar);

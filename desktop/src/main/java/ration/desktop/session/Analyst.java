@@ -43,10 +43,20 @@ final class Analyst {
         return sured(compute(project, condition), () -> false);
     }
 
-    /** Goes on from a document that was. */
-    void take(Worked known) {
-        newest.incrementAndGet();
+    /**
+     * Goes on from a document that was.
+     *
+     * @param deliver told the same with how sure its flow margin is, where that is not known yet
+     */
+    void take(Worked known, Consumer<Worked> deliver) {
+        long mine = newest.incrementAndGet();
         last = known.assessment();
+        // what was opened is painted first: how sure it is takes all the machine has
+        Painted.then(() -> {
+            if (mine == newest.get()) {
+                worker.execute(() -> surely(known, mine, deliver));
+            }
+        });
     }
 
     void close() {
@@ -80,16 +90,20 @@ final class Analyst {
                     }
                 });
                 // how sure the flow margin is comes after the figures: until then that is not shown
-                if (mine == newest.get()) {
-                    Worked sure = sured(result, () -> mine != newest.get());
-                    Platform.runLater(() -> {
-                        if (mine == newest.get() && sure != result) {
-                            deliver.accept(sure);
-                        }
-                    });
-                }
+                surely(result, mine, deliver);
             }
         });
+    }
+
+    private void surely(Worked result, long mine, Consumer<Worked> deliver) {
+        if (mine == newest.get()) {
+            Worked sure = sured(result, () -> mine != newest.get());
+            Platform.runLater(() -> {
+                if (mine == newest.get() && sure != result) {
+                    deliver.accept(sure);
+                }
+            });
+        }
     }
 
     private synchronized Worked sured(Worked result, BooleanSupplier stop) {

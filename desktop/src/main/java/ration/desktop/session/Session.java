@@ -248,13 +248,7 @@ public final class Session {
     /** Puts a demo in the window, read and worked out behind it. */
     public void openDemo(String name) {
         opening.start(
-                task -> {
-                    try {
-                        return new Read(Optional.empty(), Optional.of(Worked.of(ProjectFile.demo(name))), "");
-                    } catch (ProjectFileException e) {
-                        return new Read(Optional.empty(), Optional.empty(), e.fullText());
-                    }
-                },
+                task -> Read.demo(name),
                 read -> read.worked().ifPresentOrElse(this::begin, () -> trouble(read.trouble())),
                 this::trouble);
     }
@@ -276,7 +270,7 @@ public final class Session {
         chosenRegime.set(null);
         before.set(null);
         condition = known.map(Worked::condition).orElseGet(() -> StartingCase.of(opened));
-        known.ifPresent(analyst::take);
+        known.ifPresent(k -> analyst.take(k, this::deliver));
         faults.set(null);
         hidden.set(null);
         flight.set(null);
@@ -304,7 +298,7 @@ public final class Session {
 
     /** Takes up unsaved work of an earlier session, worked out behind the window; it stays unsaved. */
     public void resume(Home.Recovered work) {
-        opening.start(task -> Worked.of(work.project()), a -> resumed(work, a), this::trouble);
+        opening.start(task -> Worked.ahead(work.project()), a -> resumed(work, a), this::trouble);
     }
 
     private void resumed(Home.Recovered work, Worked known) {
@@ -462,33 +456,72 @@ public final class Session {
     }
 
     /** What came of reading a document, with its assessment, or why there is none. */
-    private record Read(Optional<ProjectFile.Opened> opened, Optional<Worked> worked, String trouble) {}
+    /**
+     * What came of reading a document.
+     *
+     * @param opened the file; empty of a demo, and where it cannot be used
+     * @param worked what it holds, worked out but for how sure it is; empty where it cannot be used
+     * @param trouble why it cannot be used, or empty
+     */
+    public record Read(Optional<ProjectFile.Opened> opened, Optional<Worked> worked, String trouble) {
+
+        /** Nothing asked for. */
+        public static final Read NOTHING = new Read(Optional.empty(), Optional.empty(), "");
+
+        public static Read of(Path path) {
+            return of(path, () -> {});
+        }
+
+        private static Read of(Path path, Runnable read) {
+            try {
+                ProjectFile.Opened opened = ProjectFile.load(path);
+                read.run();
+                return new Read(Optional.of(opened), Optional.of(Worked.ahead(opened.project())), "");
+            } catch (ProjectFileException e) {
+                return refused(e);
+            }
+        }
+
+        public static Read demo(String name) {
+            try {
+                return new Read(Optional.empty(), Optional.of(Worked.ahead(ProjectFile.demoNamed(name))), "");
+            } catch (ProjectFileException e) {
+                return refused(e);
+            }
+        }
+
+        private static Read refused(ProjectFileException e) {
+            return new Read(Optional.empty(), Optional.empty(), e.fullText());
+        }
+    }
 
     /** Opens a file behind the window; says what is wrong and keeps the present document if it cannot be used. */
     public void open(Path path) {
         opening.start(
-                task -> {
-                    try {
-                        ProjectFile.Opened opened = ProjectFile.load(path);
-                        task.progress().accept(0.4);
-                        return new Read(Optional.of(opened), Optional.of(Worked.of(opened.project())), "");
-                    } catch (ProjectFileException e) {
-                        return new Read(Optional.empty(), Optional.empty(), e.fullText());
-                    }
-                },
+                task -> Read.of(path, () -> task.progress().accept(0.4)),
                 read -> {
                     if (read.opened().isEmpty()) {
                         trouble(read.trouble());
-                        return;
+                    } else {
+                        begin(read, path);
                     }
-                    show(
-                            read.opened().get().project(),
-                            path,
-                            Optional.of(read.opened().get().stamp()),
-                            read.worked());
-                    keeper.execute(() -> home.remember(path));
                 },
                 this::say);
+    }
+
+    /** Puts a document in the window that was read and worked out already; says what is wrong where it was not. */
+    public void begin(Read read, Path from) {
+        show(
+                read.worked().map(w -> w.assessment().project()).orElseGet(Project::empty),
+                read.opened().isPresent() ? from : null,
+                read.opened().map(ProjectFile.Opened::stamp),
+                read.worked());
+        if (read.opened().isPresent()) {
+            keeper.execute(() -> home.remember(from));
+        }
+        if (!read.trouble().isEmpty()) {
+            trouble(read.trouble());
+        }
     }
 
     /**

@@ -1,10 +1,12 @@
 package ration.desktop.session;
 
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import ration.aircraft.condition.Condition;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.CaseAnswer;
 import ration.answer.assess.StartingCase;
+import ration.publish.drawing.Schematic;
 import ration.record.project.Project;
 
 /**
@@ -20,8 +22,17 @@ public record Worked(Assessment assessment, Condition condition, Optional<CaseAn
      * says so.
      */
     public static Worked of(Project project) {
+        Worked found = ahead(project);
+        return new Worked(found.assessment().sured(), found.condition(), found.look());
+    }
+
+    /** The same before it is known how sure its flow margin is: a session that begins with it finds that out. */
+    public static Worked ahead(Project project) {
         try {
-            return of(Assessment.ahead(project, Optional.empty()).sured(), StartingCase.of(project));
+            Condition start = StartingCase.of(project);
+            CompletableFuture.runAsync(() -> Schematic.prepare(
+                    project.system(), project.brief().envelope().attitudes(), start));
+            return of(Assessment.ahead(project, Optional.empty()), start);
         } catch (RuntimeException | Error e) {
             return failed(project, StartingCase.of(Project.empty()), e);
         }
