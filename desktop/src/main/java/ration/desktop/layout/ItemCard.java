@@ -36,6 +36,7 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.Figure;
 import ration.desktop.control.FindingBox;
+import ration.desktop.control.LongList;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
@@ -65,6 +66,7 @@ final class ItemCard extends ScrollPane {
     private Map<String, Supplier<Why>> whys = Map.of();
 
     private final VBox findings = new ColumnBox(8);
+    private final LongList longFindings = new LongList(findings, 12, 4);
     private QuantityField<LineSize> size;
     private final Chips more = new Chips("do-");
     private final EachPulse update = new EachPulse(this::update);
@@ -412,41 +414,44 @@ final class ItemCard extends ScrollPane {
     }
 
     private void showFindings(List<Finding> list, boolean links) {
-        findings.getChildren().clear();
-        if (list.isEmpty()) {
-            findings.getChildren().add(Ui.wrapped("No findings.", "soft"));
-        }
-        for (Finding f : list) {
-            FindingBox words = new FindingBox(f, session.units().get());
-            HBox steps = new RowBox(4);
-            session.project().system().item(f.item()).ifPresent(i -> {
-                if (links) {
-                    steps.getChildren()
-                            .add(Ui.button(
-                                    "Go to " + i.name(),
-                                    "go-to-" + i.id(),
-                                    () -> session.picked().set(i.id()),
-                                    "chip"));
-                }
-                i.only(Run.class)
-                        .filter(r -> f.verdict() == Verdict.FAILS)
-                        .ifPresent(run -> run.size().nextUp().ifPresent(s -> steps.getChildren()
-                                .add(Ui.button(
-                                        "Try " + s.shortName(),
-                                        "try-" + run.id(),
-                                        () -> session.apply(Edit.onItem(
-                                                "Try " + s.shortName() + " for " + run.name(),
-                                                run.id(),
-                                                Run.class,
-                                                r -> r.resized(s))),
-                                        "chip"))));
-            });
-            if (!steps.getChildren().isEmpty()) {
-                words.getChildren().add(steps);
+        longFindings.show(
+                list.isEmpty()
+                        ? List.of(() -> Ui.wrapped("No findings.", "soft"))
+                        : list.stream()
+                                .<Supplier<Node>>map(f -> () -> finding(f, links))
+                                .toList());
+    }
+
+    private Node finding(Finding f, boolean links) {
+        FindingBox words = new FindingBox(f, session.units().get());
+        HBox steps = new RowBox(4);
+        session.project().system().item(f.item()).ifPresent(i -> {
+            if (links) {
+                steps.getChildren()
+                        .add(Ui.button(
+                                "Go to " + i.name(),
+                                "go-to-" + i.id(),
+                                () -> session.picked().set(i.id()),
+                                "chip"));
             }
-            HBox.setHgrow(words, Priority.ALWAYS);
-            findings.getChildren().add(words);
+            i.only(Run.class)
+                    .filter(r -> f.verdict() == Verdict.FAILS)
+                    .ifPresent(run -> run.size().nextUp().ifPresent(s -> steps.getChildren()
+                            .add(Ui.button(
+                                    "Try " + s.shortName(),
+                                    "try-" + run.id(),
+                                    () -> session.apply(Edit.onItem(
+                                            "Try " + s.shortName() + " for " + run.name(),
+                                            run.id(),
+                                            Run.class,
+                                            r -> r.resized(s))),
+                                    "chip"))));
+        });
+        if (!steps.getChildren().isEmpty()) {
+            words.getChildren().add(steps);
         }
+        HBox.setHgrow(words, Priority.ALWAYS);
+        return words;
     }
 
     // nothing picked: the case
