@@ -6,6 +6,7 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
+import java.util.List;
 import java.util.Set;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -39,8 +40,10 @@ import ration.base.quantity.Plain;
             "",
             "A computed pass does not approve flight. Your inspector, the aviation authority and the",
             "manufacturers' instructions decide. Prove flow on the aircraft, on the ground, before flight."
-        },
-        subcommands = {
+        })
+public final class Main {
+
+    private static final List<Class<?>> COMMANDS = List.of(
             CheckCommand.class,
             SolveCommand.class,
             FaultsCommand.class,
@@ -57,9 +60,7 @@ import ration.base.quantity.Plain;
             TestsCommand.class,
             ReportCommand.class,
             ExportCommand.class,
-            ProveCommand.class
-        })
-public final class Main {
+            ProveCommand.class);
 
     private Main() {}
 
@@ -71,14 +72,27 @@ public final class Main {
 
     /** Names of all commands. */
     static Set<String> commands() {
-        return new CommandLine(new Main()).getSubcommands().keySet();
+        return line().getSubcommands().keySet();
+    }
+
+    /**
+     * The command line with the one command asked for: looking through all of them takes longer than some of them work.
+     */
+    private static CommandLine line(String... args) {
+        CommandLine line = new CommandLine(new Main());
+        List<Class<?>> asked = COMMANDS.stream()
+                .filter(c ->
+                        args.length > 0 && c.getAnnotation(Command.class).name().equals(args[0]))
+                .toList();
+        (asked.isEmpty() ? COMMANDS : asked).forEach(line::addSubcommand);
+        return line;
     }
 
     /** Runs one command; returns its exit code: 0 good, 1 short or disproved, 2 cannot be used. */
     static int run(PrintWriter given, PrintWriter errors, String... args) {
         PrintWriter out = plain(given);
         PrintWriter err = plain(errors);
-        CommandLine commands = new CommandLine(new Main()).setOut(out).setErr(err);
+        CommandLine commands = line(args).setOut(out).setErr(err);
         commands.setExecutionExceptionHandler((e, line, parsed) -> {
             err.println("ration: " + e.getMessage());
             return 2;
