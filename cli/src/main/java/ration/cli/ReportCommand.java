@@ -72,7 +72,7 @@ final class ReportCommand implements Callable<Integer> {
                             metric ? UnitSystem.METRIC : UnitSystem.US,
                             on == null ? LocalDate.now() : on,
                             Task.QUIET,
-                            Packet.Given.before(earlier.map(Assessment::of)))
+                            Packet.Given.before(earlier.map(Assessment::of)).at(Path.of(file)))
                     .orElseThrow();
         } catch (IOException e) {
             err.println("ration: the packet could not be made: " + FileTrouble.why(out, e) + ".");

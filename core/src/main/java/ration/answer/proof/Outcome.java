@@ -1,6 +1,7 @@
 package ration.answer.proof;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import ration.verdict.check.Finding;
 import ration.verdict.check.Finding.Wording;
 import ration.verdict.check.Measure;
@@ -16,6 +17,7 @@ import ration.verdict.check.Verdict;
  * @param measured what was read
  * @param words in a sentence
  * @param measure the figure against its limit, where it comes down to one
+ * @param forecast what the model says the figure of the measure would be, SI; empty where it says nothing
  */
 public record Outcome(
         Verdict verdict,
@@ -24,7 +26,8 @@ public record Outcome(
         Wording predicted,
         Wording measured,
         Wording words,
-        Optional<Measure> measure) {
+        Optional<Measure> measure,
+        OptionalDouble forecast) {
 
     private static final Wording NOTHING = u -> "";
 
@@ -39,7 +42,8 @@ public record Outcome(
                 NOTHING,
                 u -> measured,
                 u -> words,
-                Optional.empty());
+                Optional.empty(),
+                OptionalDouble.empty());
     }
 
     /** A figure against a limit. */
@@ -58,12 +62,21 @@ public record Outcome(
                 predicted,
                 measured,
                 words,
-                Optional.of(measure));
+                Optional.of(measure),
+                OptionalDouble.empty());
     }
 
     /** Nothing can be said of it, and why; what is predicted stands beside. */
     static Outcome open(Wording needs, Wording predicted, Wording measured, Wording words) {
-        return new Outcome(Verdict.NOT_SHOWN, Finding.MISSED, needs, predicted, measured, words, Optional.empty());
+        return new Outcome(
+                Verdict.NOT_SHOWN,
+                Finding.MISSED,
+                needs,
+                predicted,
+                measured,
+                words,
+                Optional.empty(),
+                OptionalDouble.empty());
     }
 
     /** The same figures, not shown, and why. */
@@ -75,6 +88,12 @@ public record Outcome(
                 predicted,
                 measured,
                 u -> words.in(u) + " " + why.in(u),
-                measure);
+                measure,
+                forecast);
+    }
+
+    /** The same, what is predicted as a figure too. */
+    Outcome forecast(double figure) {
+        return new Outcome(verdict, ratio, needs, predicted, measured, words, measure, OptionalDouble.of(figure));
     }
 }

@@ -127,13 +127,15 @@ final class Outcomes {
         double most = f.there().get().largest();
         Verdict v = most < 1e-9 ? Verdict.HOLDS : Verdict.atLeast(f.placard(), most);
         return Outcome.measured(
-                v,
-                most < 1e-9 ? 2 : f.placard() / most,
-                Measure.atMost(most, f.placard(), Dimension.VOLUME),
-                needs,
-                predicted,
-                u -> u.fineVolume(most),
-                u -> u.fineVolume(most) + " unusable at " + where + "; placard " + u.fineVolume(f.placard()) + ".");
+                        v,
+                        most < 1e-9 ? 2 : f.placard() / most,
+                        Measure.atMost(most, f.placard(), Dimension.VOLUME),
+                        needs,
+                        predicted,
+                        u -> u.fineVolume(most),
+                        u -> u.fineVolume(most) + " unusable at " + where + "; placard " + u.fineVolume(f.placard())
+                                + ".")
+                .forecast(f.predicted().volume());
     }
 
     private static Outcome fill(Optional<Work> work) {
@@ -206,17 +208,18 @@ final class Outcomes {
         double least = flows.stream().mapToDouble(Double::doubleValue).min().orElseThrow();
         double most = flows.stream().mapToDouble(Double::doubleValue).max().orElseThrow();
         Outcome found = Outcome.measured(
-                Verdict.atLeast(least, reading),
-                least / reading,
-                Measure.atLeast(least, reading, Dimension.FLOW),
-                needs,
-                predicted,
-                u -> u.text(least, Dimension.FLOW),
-                u -> "Lowest of " + flows.size()
-                        + (flows.size() == 1 ? " run" : " runs, spread " + u.text(most - least, Dimension.FLOW))
-                        + ", open-line " + u.text(least, Dimension.FLOW) + ", "
-                        + u.text(l.atEngine(least), Dimension.FLOW)
-                        + " at the engine. " + asks.in(u));
+                        Verdict.atLeast(least, reading),
+                        least / reading,
+                        Measure.atLeast(least, reading, Dimension.FLOW),
+                        needs,
+                        predicted,
+                        u -> u.text(least, Dimension.FLOW),
+                        u -> "Lowest of " + flows.size()
+                                + (flows.size() == 1 ? " run" : " runs, spread " + u.text(most - least, Dimension.FLOW))
+                                + ", open-line " + u.text(least, Dimension.FLOW) + ", "
+                                + u.text(l.atEngine(least), Dimension.FLOW)
+                                + " at the engine. " + asks.in(u))
+                .forecast(l.pours());
         return said(asAsked(sheet, found), unsaid.flow());
     }
 

@@ -1,5 +1,6 @@
 package ration.publish.packet;
 
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -69,6 +70,11 @@ final class Dossier {
 
     LocalDate today() {
         return today;
+    }
+
+    /** Where the document stands, and so the files that belong to it; empty where it was never saved. */
+    Optional<Path> document() {
+        return given.document();
     }
 
     /** The document as the last packet had it; empty where there is none. */

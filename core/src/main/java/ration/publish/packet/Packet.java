@@ -1,6 +1,7 @@
 package ration.publish.packet;
 
 import java.io.IOException;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -58,14 +59,23 @@ public final class Packet {
      * @param before the document as it was when an earlier packet was given out; empty where there is none
      * @param failures of every part, of this assessment and in these units; empty where they were not run
      * @param hidden one that waits and one more, the same
+     * @param document the file on whose side attached files stand; empty where it was never saved
      */
     public record Given(
-            Optional<Assessment> before, Optional<List<FaultAnswer>> failures, Optional<HiddenSearch> hidden) {
+            Optional<Assessment> before,
+            Optional<List<FaultAnswer>> failures,
+            Optional<HiddenSearch> hidden,
+            Optional<Path> document) {
 
-        public static final Given NOTHING = new Given(Optional.empty(), Optional.empty(), Optional.empty());
+        public static final Given NOTHING =
+                new Given(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
         public static Given before(Optional<Assessment> before) {
-            return new Given(before, Optional.empty(), Optional.empty());
+            return new Given(before, Optional.empty(), Optional.empty(), Optional.empty());
+        }
+
+        public Given at(Path document) {
+            return new Given(before, failures, hidden, Optional.of(document));
         }
     }
 

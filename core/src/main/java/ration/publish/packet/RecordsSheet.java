@@ -8,14 +8,17 @@ import java.util.stream.Collectors;
 import ration.answer.proof.Outcome;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.UnitSystem;
+import ration.publish.drawing.ReadAxis;
 import ration.publish.paper.Cell;
 import ration.publish.paper.Column;
 import ration.publish.paper.Pages;
+import ration.publish.paper.Photo;
 import ration.record.evidence.HangarTest;
 import ration.record.evidence.Inputs;
 import ration.record.evidence.Named;
 import ration.record.evidence.Readout;
 import ration.record.evidence.Standing;
+import ration.record.file.Attachments;
 import ration.verdict.check.Verdict;
 
 /**
@@ -73,14 +76,39 @@ final class RecordsSheet {
                     "It stands on record as it was done on " + t.by().date() + ". " + cause(standing));
         }
         pages.beside(0.62, () -> readings(t, outcome), () -> who(t, beside));
-        changes(standing);
-        for (HangarTest.Photo p : beside.photos()) {
-            pages.note("Attached: " + p.file() + ", SHA-256 " + p.sha256());
+        if (outcome.isPresent()) {
+            axis(t, outcome.get(), standing.counts());
         }
+        changes(standing);
+        attached(beside.photos());
         if (!t.by().notes().isBlank()) {
             pages.note("Notes: " + t.by().notes());
         }
         pages.space(2);
+    }
+
+    /** Photographs as pictures, if they are what was recorded; of every file its name, its sum and how it stands. */
+    private void attached(List<HangarTest.Photo> files) throws IOException {
+        List<Photo> photos = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        for (HangarTest.Photo p : files) {
+            d.document()
+                    .flatMap(at -> Attachments.picture(at, p))
+                    .flatMap(pages.sheet()::photo)
+                    .ifPresent(shown -> {
+                        photos.add(shown);
+                        names.add(p.file());
+                    });
+        }
+        pages.photos(photos, names);
+        for (HangarTest.Photo p : files) {
+            String stands = d.document()
+                    .map(at -> Attachments.state(at, p))
+                    .filter(s -> s != Attachments.State.AS_RECORDED)
+                    .map(s -> "; " + s.words())
+                    .orElse("");
+            pages.note("Attached: " + p.file() + stands + ", SHA-256 " + p.sha256());
+        }
     }
 
     private static String cause(Standing s) {
@@ -107,6 +135,28 @@ final class RecordsSheet {
             }
         });
         pages.table(List.of(Column.strong("", Line::name), Column.cell("", Line::value)), lines);
+    }
+
+    /** Flow and drain tests, in which the runs are read in the figure that is needed. */
+    private void axis(HangarTest t, Outcome o, boolean counts) throws IOException {
+        if (o.measure().isEmpty()) {
+            return;
+        }
+        Dimension of = o.measure().get().dimension();
+        List<Double> runs = t.work()
+                .as(
+                        drain -> drain.stayed(),
+                        fill -> List.<Double>of(),
+                        top -> List.<Double>of(),
+                        sheet -> of == Dimension.FLOW
+                                ? sheet.full().stream()
+                                        .map(r -> Readout.flow(sheet, r))
+                                        .filter(q -> q > 0)
+                                        .toList()
+                                : List.<Double>of());
+        if (!runs.isEmpty() && (of == Dimension.FLOW || of == Dimension.VOLUME)) {
+            pages.picture(ReadAxis.draw(runs, o.measure().get(), o.forecast(), d.units(), counts));
+        }
     }
 
     private static void add(List<Line> lines, String name, String value, boolean struck) {

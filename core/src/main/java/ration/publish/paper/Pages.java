@@ -2,6 +2,7 @@ package ration.publish.paper;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,6 +33,10 @@ public final class Pages {
 
     /** Letters of the longest figure with its unit. */
     private static final int FIGURE = 14;
+    /** Photographs beside each other, and the height of the tallest, points. */
+    private static final int ABREAST = 3;
+
+    private static final double TALLEST = 150;
     /** From a bar to the words beside it. */
     private static final double BESIDE = 5;
 
@@ -292,6 +297,37 @@ public final class Pages {
         room(picture.height() * scale);
         pdf.picture(picture, left, y - LINE + 2, scale);
         y += picture.height() * scale + 4;
+    }
+
+    /** Photographs, a few beside each other, each with its name below. */
+    public void photos(List<Photo> photos, List<String> names) throws IOException {
+        double gap = 8;
+        double each = (wide - gap * (ABREAST - 1)) / ABREAST;
+        for (int from = 0; from < photos.size(); from += ABREAST) {
+            List<Photo> row = photos.subList(from, Math.min(photos.size(), from + ABREAST));
+            double[] high = row.stream()
+                    .mapToDouble(p -> Math.min(TALLEST, each * p.height() / p.width()))
+                    .toArray();
+            double most = Arrays.stream(high).max().orElse(0);
+            room(most + 2 * LINE);
+            for (int i = 0; i < row.size(); i++) {
+                double x = left + i * (each + gap);
+                pdf.photo(
+                        row.get(i),
+                        x,
+                        y - LINE + 2,
+                        high[i] * row.get(i).width() / row.get(i).height(),
+                        high[i]);
+                pdf.text(
+                        x,
+                        y + high[i] + 2,
+                        pdf.wrapped(names.get(from + i), each, 7.5, false).get(0),
+                        7.5,
+                        false,
+                        Ink.SOFT);
+            }
+            y += most + 2 * LINE;
+        }
     }
 
     /** Texts of pictures are measured by it. */

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javax.xml.transform.TransformerException;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -18,9 +19,11 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
+import org.apache.pdfbox.util.Matrix;
 import org.apache.xmpbox.XMPMetadata;
 import org.apache.xmpbox.schema.PDFAIdentificationSchema;
 import org.apache.xmpbox.type.BadFieldValueException;
@@ -318,6 +321,36 @@ public final class PdfSheet implements Closeable {
             }
         }
         page.restoreGraphicsState();
+    }
+
+    /**
+     * A photograph, to be printed as often as wanted; empty where it is none of the kinds that can be printed, or is
+     * made for a press.
+     *
+     * @param bytes of a JPEG or PNG file
+     */
+    public Optional<Photo> photo(byte[] bytes) {
+        try {
+            PDImageXObject image = PDImageXObject.createFromByteArray(document, bytes, "");
+            // four inks: the colours of this paper are three
+            return image.getColorSpace().getNumberOfComponents() > 3
+                    ? Optional.empty()
+                    : Optional.of(new Photo(image, Photo.turns(bytes)));
+        } catch (IOException | IllegalArgumentException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** A photograph upright in a place on the page. */
+    public void photo(Photo photo, double x, double y, double w, double h) throws IOException {
+        Matrix place =
+                switch (photo.turns()) {
+                    case 1 -> new Matrix(0, (float) -h, (float) w, 0, (float) x, (float) (height - y));
+                    case 2 -> new Matrix((float) -w, 0, 0, (float) -h, (float) (x + w), (float) (height - y));
+                    case 3 -> new Matrix(0, (float) h, (float) -w, 0, (float) (x + w), (float) (height - y - h));
+                    default -> new Matrix((float) w, 0, 0, (float) h, (float) x, (float) (height - y - h));
+                };
+        page.drawImage(photo.image(), place);
     }
 
     /** Where a picture stands on the page. */

@@ -129,6 +129,34 @@ public final class Attachments {
         }
     }
 
+    /** Larger photographs are not printed: a packet of them would not travel. */
+    private static final long MOST_PRINTED = 12L << 20;
+
+    /** The bytes of a photograph that is as it was recorded; empty of any other file, and of one too large to print. */
+    public static Optional<byte[]> picture(Path document, HangarTest.Photo photo) {
+        Optional<Path> file = beside(document, photo);
+        try {
+            if (file.isEmpty()
+                    || Files.size(file.get()) > MOST_PRINTED
+                    || state(document, photo) != State.AS_RECORDED) {
+                return Optional.empty();
+            }
+            byte[] bytes = Files.readAllBytes(file.get());
+            return Optional.of(bytes).filter(b -> begins(b, 0xFF, 0xD8, 0xFF) || begins(b, 0x89, 'P', 'N', 'G'));
+        } catch (IOException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static boolean begins(byte[] bytes, int... with) {
+        for (int i = 0; i < with.length; i++) {
+            if (i >= bytes.length || (bytes[i] & 0xFF) != with[i]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     private static Optional<Path> beside(Path document, HangarTest.Photo photo) {
         Path folder = document.toAbsolutePath().getParent();
         return HangarTest.Photo.wrong(photo.file()).isEmpty()

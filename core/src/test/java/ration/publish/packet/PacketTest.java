@@ -236,7 +236,8 @@ class PacketTest {
     void knownFailuresAreNotRunAgain() throws IOException {
         FaultAnswer one = FaultSearch.of(Systems.assessedCorrie()).get(0);
         HiddenSearch pairs = new HiddenSearch(List.of(one), List.of(), 7, 0, List.of(), true);
-        Packet.Given known = new Packet.Given(Optional.empty(), Optional.of(List.of(one)), Optional.of(pairs));
+        Packet.Given known =
+                new Packet.Given(Optional.empty(), Optional.of(List.of(one)), Optional.of(pairs), Optional.empty());
         byte[] pdf = Packet.of(Systems.assessedCorrie(), Packet.Paper.LETTER, UnitSystem.US, DAY, Task.QUIET, known)
                 .orElseThrow();
         assertThat(String.join(" ", pages(pdf)).replaceAll("\\s+", " "))

@@ -216,6 +216,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             Assessment a = assessment();
             UnitSystem units = session.units().get();
             Optional<Path> earlier = asLastIssued();
+            Optional<Path> document = Optional.ofNullable(session.file().get());
             KnownFailures known = session.knownFailures();
             Optional<List<FaultAnswer>> failures =
                     known.singles(a.project(), units).map(KnownFailures.Singles::answers);
@@ -229,7 +230,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
                                     units,
                                     java.time.LocalDate.now(),
                                     task,
-                                    new Packet.Given(earlier.flatMap(Exports::assessed), failures, hidden));
+                                    new Packet.Given(earlier.flatMap(Exports::assessed), failures, hidden, document));
                         } catch (IOException e) {
                             throw new java.io.UncheckedIOException(e);
                         }
