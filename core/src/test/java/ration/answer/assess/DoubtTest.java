@@ -119,7 +119,7 @@ class DoubtTest {
                 }
             }
         }
-        assertThat(compared).isGreaterThan(20);
+        assertThat(compared).isGreaterThan(10);
     }
 
     private record Key(String item, String figure) {}
