@@ -23,7 +23,7 @@ import ration.record.project.Project;
 
 /**
  * All of an aircraft's fuel system in one document for the inspector: open points first, then what was drawn, measured,
- * computed, tested and kept. Black and greys, PDF/A-2b.
+ * computed, tested and kept. Black and greys, PDF/A-2a, tagged.
  */
 public final class Packet {
 

@@ -57,7 +57,7 @@ public final class Pages {
     private String title = "";
 
     /** A number of a page that is not known yet. */
-    private record Owed(int page, double right, double y, String key) {}
+    private record Owed(int page, double right, double y, String key, Tags.Open cell) {}
 
     /** Something that is written where the pages stand. */
     public interface Part {
@@ -114,7 +114,7 @@ public final class Pages {
         begun.put(key, pdf.pages());
         this.title = title;
         y = TOP + 14;
-        pdf.text(left, y, title, 14, true, Ink.INK);
+        pdf.as(Role.TITLE, () -> pdf.text(left, y, title, 14, true, Ink.INK));
         double used = pdf.width(title, 14, true) + 12;
         if (worst.isPresent()) {
             Cell.State s = Cell.state(barOf(worst.get()), worst.get());
@@ -142,7 +142,7 @@ public final class Pages {
     public void section(String title, String detail, double wanted) throws IOException {
         room(Math.max(LITTLE, Math.min(wanted, foot() - TOP - 40)));
         y += 7;
-        pdf.text(left, y, title, 9.75, true, Ink.INK);
+        pdf.as(Role.SECTION, () -> pdf.text(left, y, title, 9.75, true, Ink.INK));
         tail(detail, 7.5, pdf.width(title, 9.75, true) + 12);
         rule(0.8);
     }
@@ -179,7 +179,7 @@ public final class Pages {
         }
         pdf.newPage();
         y = TOP + 12;
-        pdf.text(left, y, title + ", continued", 10, false, Ink.SOFT);
+        pdf.aside(() -> pdf.text(left, y, title + ", continued", 10, false, Ink.SOFT));
         rule(0.8);
         return true;
     }
@@ -195,11 +195,13 @@ public final class Pages {
     }
 
     private void text(String words, double size, boolean strong, Ink ink) throws IOException {
-        for (String line : pdf.wrapped(words, wide, size, strong)) {
-            room(LINE);
-            pdf.text(left, y, line, size, strong, ink);
-            y += size + 3;
-        }
+        pdf.as(Role.TEXT, () -> {
+            for (String line : pdf.wrapped(words, wide, size, strong)) {
+                room(LINE);
+                pdf.text(left, y, line, size, strong, ink);
+                y += size + 3;
+            }
+        });
     }
 
     /** Leaves room, points. */
@@ -314,6 +316,7 @@ public final class Pages {
                 double x = left + i * (each + gap);
                 pdf.photo(
                         row.get(i),
+                        names.get(from + i),
                         x,
                         y - LINE + 2,
                         high[i] * row.get(i).width() / row.get(i).height(),
@@ -349,10 +352,12 @@ public final class Pages {
         double[] widths = widths(columns, cells);
         // a head never stands alone at the foot
         room(3 * LINE);
-        heads(columns, widths);
-        for (int r = 0; r < rows.size(); r++) {
-            row(columns, widths, cells.get(r), marked.test(rows.get(r)));
-        }
+        pdf.as(Role.TABLE, () -> {
+            heads(columns, widths, true);
+            for (int r = 0; r < rows.size(); r++) {
+                row(columns, widths, cells.get(r), marked.test(rows.get(r)));
+            }
+        });
         y += 5;
     }
 
@@ -396,10 +401,19 @@ public final class Pages {
         return most;
     }
 
-    private <R> void heads(List<Column<R>> columns, double[] widths) throws IOException {
+    /** @param read whether they are read aloud: once for all pages of a table */
+    private <R> void heads(List<Column<R>> columns, double[] widths, boolean read) throws IOException {
         if (columns.stream().allMatch(c -> c.head().isEmpty())) {
             return;
         }
+        if (read) {
+            pdf.as(Role.ROW, () -> heads(columns, widths));
+        } else {
+            pdf.aside(() -> heads(columns, widths));
+        }
+    }
+
+    private <R> void heads(List<Column<R>> columns, double[] widths) throws IOException {
         List<List<String>> lines = new ArrayList<>();
         int most = 1;
         for (int c = 0; c < columns.size(); c++) {
@@ -408,11 +422,17 @@ public final class Pages {
         }
         double x = left;
         for (int c = 0; c < columns.size(); c++) {
-            for (int l = 0; l < lines.get(c).size(); l++) {
-                String head = lines.get(c).get(l);
-                double at = columns.get(c).figures() ? x + widths[c] - pdf.width(head, 7.5, false) : x;
-                pdf.text(at, y + (most - lines.get(c).size() + l) * 9, head, 7.5, false, Ink.SOFT);
-            }
+            List<String> head = lines.get(c);
+            double right = x + widths[c];
+            double from = x;
+            double top = y + (most - head.size()) * 9;
+            boolean figures = columns.get(c).figures();
+            pdf.as(Role.HEAD, () -> {
+                for (int l = 0; l < head.size(); l++) {
+                    double at = figures ? right - pdf.width(head.get(l), 7.5, false) : from;
+                    pdf.text(at, top + l * 9, head.get(l), 7.5, false, Ink.SOFT);
+                }
+            });
             x += widths[c] + Widths.GAP;
         }
         y += (most - 1) * 9;
@@ -431,35 +451,41 @@ public final class Pages {
             high = Math.max(high, lines(t, words.get(c)) * LINE + under.get(c).size() * 9);
         }
         if (room(high)) {
-            heads(columns, widths);
+            heads(columns, widths, false);
         }
         if (marked) {
             pdf.box(left, y - LINE + 2.6, wide, high + 1, Ink.GRID);
             pdf.box(left - 4, y - LINE + 2.6, 3, high + 1, Ink.INK);
         }
-        double x = left;
-        for (int c = 0; c < row.size(); c++) {
-            Cell cell = row.get(c);
-            if (cell instanceof Cell.State s) {
-                state(x, y, s, BODY);
-            } else if (cell instanceof Cell.PageOf p) {
-                owed.add(new Owed(pdf.pages() - 1, x + widths[c], y, p.key()));
-            } else if (cell instanceof Cell.Blank) {
-                pdf.line(x, y + 2, x + widths[c], y + 2, 0.5, Ink.INK);
-            } else if (cell instanceof Cell.Text t) {
-                words(
-                        t,
-                        words.get(c),
-                        under.get(c),
-                        x,
-                        widths[c],
-                        columns.get(c).figures());
+        pdf.as(Role.ROW, () -> {
+            double x = left;
+            for (int c = 0; c < row.size(); c++) {
+                double from = x;
+                double w = widths[c];
+                Cell cell = row.get(c);
+                List<String> lines = words.get(c);
+                List<String> below = under.get(c);
+                boolean figures = columns.get(c).figures();
+                pdf.as(Role.CELL, () -> cell(cell, lines, below, from, w, figures));
+                x += w + Widths.GAP;
             }
-            x += widths[c] + Widths.GAP;
-        }
+        });
         y += high;
         pdf.line(left, y - LINE + 3.6, end(), y - LINE + 3.6, 0.35, Ink.EDGE);
         y += 1.6;
+    }
+
+    private void cell(Cell cell, List<String> lines, List<String> under, double x, double w, boolean figures)
+            throws IOException {
+        if (cell instanceof Cell.State s) {
+            state(x, y, s, BODY);
+        } else if (cell instanceof Cell.PageOf p) {
+            owed.add(new Owed(pdf.pages() - 1, x + w, y, p.key(), pdf.now()));
+        } else if (cell instanceof Cell.Blank) {
+            pdf.line(x, y + 2, x + w, y + 2, 0.5, Ink.INK);
+        } else if (cell instanceof Cell.Text t) {
+            words(t, lines, under, x, w, figures);
+        }
     }
 
     /** Lines of words; none where only soft ones stand there. */
@@ -531,21 +557,29 @@ public final class Pages {
         int pages = pdf.pages();
         for (int i = 0; i < pages; i++) {
             pdf.backTo(i);
-            pdf.text(LEFT, 36, id.name(), 8.5, true, Ink.INK);
-            pdf.text(LEFT + pdf.width(id.name(), 8.5, true) + 8, 36, id.what(), 8, false, Ink.INK);
-            right(36, "page " + (i + 1) + " of " + pages, 8, true, Ink.INK);
-            pdf.text(LEFT, 47, id.of(), 7.5, false, Ink.SOFT);
-            right(47, id.mark(), 7.5, false, Ink.SOFT);
-            pdf.line(LEFT, 51.5, width - RIGHT, 51.5, 0.6, Ink.INK);
-            pdf.line(LEFT, height - FOOT, width - RIGHT, height - FOOT, 0.6, Ink.INK);
-            pdf.text(LEFT, height - FOOT + 11, CAUTION, 7.2, false, Ink.INK);
-            pdf.text(LEFT, height - FOOT + 20, MORE, 7.2, false, Ink.INK);
+            int number = i + 1;
+            pdf.aside(() -> margins(id, number, pages));
             for (Owed o : owed) {
                 if (o.page() == i && begun.containsKey(o.key())) {
-                    String number = String.valueOf(begun.get(o.key()));
-                    pdf.text(o.right() - pdf.width(number, BODY, false), o.y(), number, BODY, false, Ink.INK);
+                    String there = String.valueOf(begun.get(o.key()));
+                    pdf.goOn(
+                            o.cell(),
+                            () -> pdf.text(
+                                    o.right() - pdf.width(there, BODY, false), o.y(), there, BODY, false, Ink.INK));
                 }
             }
         }
+    }
+
+    private void margins(Identity id, int number, int pages) throws IOException {
+        pdf.text(LEFT, 36, id.name(), 8.5, true, Ink.INK);
+        pdf.text(LEFT + pdf.width(id.name(), 8.5, true) + 8, 36, id.what(), 8, false, Ink.INK);
+        right(36, "page " + number + " of " + pages, 8, true, Ink.INK);
+        pdf.text(LEFT, 47, id.of(), 7.5, false, Ink.SOFT);
+        right(47, id.mark(), 7.5, false, Ink.SOFT);
+        pdf.line(LEFT, 51.5, width - RIGHT, 51.5, 0.6, Ink.INK);
+        pdf.line(LEFT, height - FOOT, width - RIGHT, height - FOOT, 0.6, Ink.INK);
+        pdf.text(LEFT, height - FOOT + 11, CAUTION, 7.2, false, Ink.INK);
+        pdf.text(LEFT, height - FOOT + 20, MORE, 7.2, false, Ink.INK);
     }
 }

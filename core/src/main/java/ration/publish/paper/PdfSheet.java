@@ -10,7 +10,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javax.xml.transform.TransformerException;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -43,6 +45,8 @@ public final class PdfSheet implements Closeable {
 
     public static final double HEIGHT = 612;
     public static final double MARGIN = 36;
+    /** Letters read aloud for a picture. */
+    private static final int MOST_READ = 1500;
 
     private final PDDocument document = new PDDocument();
     private final double width;
@@ -55,6 +59,15 @@ public final class PdfSheet implements Closeable {
     private PDFont other;
     private final Map<Stretch, Boolean> known = new HashMap<>();
     private PDPageContentStream page;
+    private PDPage sheet;
+    private final Tags tags = new Tags();
+    /** Whether what is drawn is a part of something that is read as one, or beside the matter. */
+    private boolean whole;
+
+    /** Something that is drawn. */
+    interface Drawing {
+        void draw() throws IOException;
+    }
 
     /** A sheet of US letter, lying, in colour. */
     public PdfSheet(String title) throws IOException {
@@ -89,16 +102,68 @@ public final class PdfSheet implements Closeable {
         if (page != null) {
             page.close();
         }
-        PDPage sheet = new PDPage(new PDRectangle((float) width, (float) height));
+        sheet = new PDPage(new PDRectangle((float) width, (float) height));
         document.addPage(sheet);
         page = new PDPageContentStream(document, sheet);
     }
 
     /** A box, filled. */
     public void box(double x, double y, double w, double h, Ink fill) throws IOException {
-        fillWith(fill);
-        page.addRect((float) x, (float) (height - y - h), (float) w, (float) h);
-        page.fill();
+        aside(() -> {
+            fillWith(fill);
+            page.addRect((float) x, (float) (height - y - h), (float) w, (float) h);
+            page.fill();
+        });
+    }
+
+    /** What is written belongs together, and is that. */
+    void as(Role role, Drawing drawing) throws IOException {
+        tags.open(role, "");
+        drawing.draw();
+        tags.close();
+    }
+
+    /** What is written now, to be gone on with later. */
+    Tags.Open now() {
+        return tags.now();
+    }
+
+    /** Goes on with something that was left open. */
+    void goOn(Tags.Open with, Drawing drawing) throws IOException {
+        tags.reopen(with);
+        drawing.draw();
+        tags.close();
+    }
+
+    /** Lines, grounds, heads of pages: not read aloud. */
+    void aside(Drawing drawing) throws IOException {
+        if (whole) {
+            drawing.draw();
+            return;
+        }
+        whole = true;
+        page.beginMarkedContent(COSName.ARTIFACT);
+        drawing.draw();
+        page.endMarkedContent();
+        whole = false;
+    }
+
+    private void read(Role role, String alternative, Drawing drawing) throws IOException {
+        if (whole) {
+            drawing.draw();
+            return;
+        }
+        whole = true;
+        if (!alternative.isEmpty()) {
+            tags.open(role, alternative);
+        }
+        page.beginMarkedContent(COSName.getPDFName(role.word()), tags.mark(sheet));
+        drawing.draw();
+        page.endMarkedContent();
+        if (!alternative.isEmpty()) {
+            tags.close();
+        }
+        whole = false;
     }
 
     /** Pages begun so far. */
@@ -111,9 +176,9 @@ public final class PdfSheet implements Closeable {
         if (page != null) {
             page.close();
         }
-        height = document.getPage(number).getMediaBox().getHeight();
-        page = new PDPageContentStream(
-                document, document.getPage(number), PDPageContentStream.AppendMode.APPEND, true, true);
+        sheet = document.getPage(number);
+        height = sheet.getMediaBox().getHeight();
+        page = new PDPageContentStream(document, sheet, PDPageContentStream.AppendMode.APPEND, true, true);
     }
 
     /** A bookmark to the page that was begun last. */
@@ -129,13 +194,13 @@ public final class PdfSheet implements Closeable {
         outline.addLast(item);
     }
 
-    /** Makes it last: PDF/A-2b (ISO 19005-2), its colours with the primaries of sRGB. */
+    /** Makes it last: PDF/A-2a (ISO 19005-2), its colours with the primaries of sRGB. */
     public void lasting(String title) throws IOException {
         XMPMetadata xmp = XMPMetadata.createXMPMetadata();
         try {
             PDFAIdentificationSchema id = xmp.createAndAddPDFAIdentificationSchema();
             id.setPart(2);
-            id.setConformance("B");
+            id.setConformance("A");
             xmp.createAndAddDublinCoreSchema().setTitle(title);
             xmp.createAndAddXMPBasicSchema().setCreatorTool("Ration");
             ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -158,6 +223,7 @@ public final class PdfSheet implements Closeable {
             page.close();
             page = null;
         }
+        tags.finish(document);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         document.save(out);
         return out.toByteArray();
@@ -256,6 +322,12 @@ public final class PdfSheet implements Closeable {
 
     /** One line of text standing on y, points. */
     public void text(double x, double y, String text, double size, boolean strong, Ink ink) throws IOException {
+        if (!text.isBlank()) {
+            read(Role.TEXT, "", () -> letters(x, y, text, size, strong, ink));
+        }
+    }
+
+    private void letters(double x, double y, String text, double size, boolean strong, Ink ink) throws IOException {
         page.beginText();
         fillWith(ink);
         page.setRenderingMode(RenderingMode.FILL);
@@ -269,12 +341,14 @@ public final class PdfSheet implements Closeable {
 
     /** A straight line, points. */
     public void line(double x1, double y1, double x2, double y2, double width, Ink ink) throws IOException {
-        strokeWith(ink);
-        page.setLineWidth((float) width);
-        page.setLineDashPattern(new float[0], 0);
-        page.moveTo((float) x1, (float) (height - y1));
-        page.lineTo((float) x2, (float) (height - y2));
-        page.stroke();
+        aside(() -> {
+            strokeWith(ink);
+            page.setLineWidth((float) width);
+            page.setLineDashPattern(new float[0], 0);
+            page.moveTo((float) x1, (float) (height - y1));
+            page.lineTo((float) x2, (float) (height - y2));
+            page.stroke();
+        });
     }
 
     /** An empty box to write or tick in. */
@@ -309,6 +383,22 @@ public final class PdfSheet implements Closeable {
 
     /** A picture scaled into a place on the page. */
     public void picture(Picture picture, double x, double y, double scale) throws IOException {
+        String words = picture.pieces().stream()
+                .map(Picture.Piece::words)
+                .filter(w -> !w.isBlank())
+                .distinct()
+                .collect(Collectors.joining("; "));
+        if (words.isEmpty()) {
+            aside(() -> marks(picture, x, y, scale));
+        } else {
+            read(
+                    Role.FIGURE,
+                    words.length() > MOST_READ ? words.substring(0, MOST_READ) + "\u2026" : words,
+                    () -> marks(picture, x, y, scale));
+        }
+    }
+
+    private void marks(Picture picture, double x, double y, double scale) throws IOException {
         Placed placed = new Placed(x, y, scale, height);
         page.saveGraphicsState();
         page.addRect(
@@ -341,8 +431,12 @@ public final class PdfSheet implements Closeable {
         }
     }
 
-    /** A photograph upright in a place on the page. */
-    public void photo(Photo photo, double x, double y, double w, double h) throws IOException {
+    /**
+     * A photograph upright in a place on the page.
+     *
+     * @param name read aloud for it
+     */
+    public void photo(Photo photo, String name, double x, double y, double w, double h) throws IOException {
         Matrix place =
                 switch (photo.turns()) {
                     case 1 -> new Matrix(0, (float) -h, (float) w, 0, (float) x, (float) (height - y));
@@ -350,7 +444,7 @@ public final class PdfSheet implements Closeable {
                     case 3 -> new Matrix(0, (float) h, (float) -w, 0, (float) (x + w), (float) (height - y - h));
                     default -> new Matrix((float) w, 0, 0, (float) h, (float) x, (float) (height - y - h));
                 };
-        page.drawImage(photo.image(), place);
+        read(Role.FIGURE, name, () -> page.drawImage(photo.image(), place));
     }
 
     /** Where a picture stands on the page. */

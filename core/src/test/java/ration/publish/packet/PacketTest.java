@@ -41,7 +41,7 @@ import ration.record.project.Project;
 import ration.verdict.check.Finding;
 import ration.verdict.check.Verdict;
 
-/** The packet, read back: an independent validator for PDF/A-2b (ISO 19005-2), its text, its pages, its marks. */
+/** The packet, read back: an independent validator for PDF/A-2a (ISO 19005-2), its text, its pages, its marks. */
 class PacketTest {
 
     private static final LocalDate DAY = LocalDate.of(2026, 11, 26);
@@ -78,9 +78,9 @@ class PacketTest {
         Project p = Systems.demo(demo);
         byte[] pdf = packet(p, Packet.Paper.LETTER, UnitSystem.US);
         try (PDFAParser parser =
-                Foundries.defaultInstance().createParser(new ByteArrayInputStream(pdf), PDFAFlavour.PDFA_2_B)) {
+                Foundries.defaultInstance().createParser(new ByteArrayInputStream(pdf), PDFAFlavour.PDFA_2_A)) {
             ValidationResult r = Foundries.defaultInstance()
-                    .createValidator(PDFAFlavour.PDFA_2_B, false)
+                    .createValidator(PDFAFlavour.PDFA_2_A, false)
                     .validate(parser);
             assertThat(r.isCompliant()).as(r.getFailedChecks().toString()).isTrue();
         }

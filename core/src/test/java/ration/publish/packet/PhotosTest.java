@@ -96,7 +96,7 @@ class PhotosTest {
             boolean wide = orientation < 5;
             assertThat(photo.width()).isEqualTo(wide ? 80 : 40);
             assertThat(photo.height()).isEqualTo(wide ? 40 : 80);
-            pdf.photo(photo, 100, 60, 100, 100);
+            pdf.photo(photo, "joint", 100, 60, 100, 100);
             out.write(pdf.bytes());
         }
         try (PDDocument doc = Loader.loadPDF(out.toByteArray())) {
@@ -154,9 +154,9 @@ class PhotosTest {
                         Packet.Given.NOTHING.at(document))
                 .orElseThrow();
         try (PDFAParser parser =
-                Foundries.defaultInstance().createParser(new ByteArrayInputStream(pdf), PDFAFlavour.PDFA_2_B)) {
+                Foundries.defaultInstance().createParser(new ByteArrayInputStream(pdf), PDFAFlavour.PDFA_2_A)) {
             var r = Foundries.defaultInstance()
-                    .createValidator(PDFAFlavour.PDFA_2_B, false)
+                    .createValidator(PDFAFlavour.PDFA_2_A, false)
                     .validate(parser);
             assertThat(r.isCompliant()).as(r.getFailedChecks().toString()).isTrue();
         }
