@@ -35,7 +35,8 @@ final class EngineBlock extends SchematicPart {
         double left = place.firewallX() + 28;
         double r = right() - 16;
         double top = place.engineTop();
-        marks.add(new Label(left, top + 12, inlet.name(), 13, true, Ink.INK, Anchor.START));
+        String word = answer.map(a -> a.verdict().word()).orElse("Not shown");
+        named(marks, inlet.name(), left, top + 12, r - left - measure.width(word, 13, true) - 10);
         if (answer.isEmpty()) {
             marks.add(new Label(r, top + 12, "Not shown", 12, true, Ink.SOFT, Anchor.END));
             marks.add(new Notch(left, top + 52, r - left, 13, 0, ration.verdict.check.Verdict.NOT_SHOWN));
@@ -83,6 +84,27 @@ final class EngineBlock extends SchematicPart {
                                 TextBlock.body("open-line "),
                                 TextBlock.bold(units.text(a.openLine().inletFlow(), Dimension.FLOW)))
                         .at(Math.min(c.x() - 20, r - 108), c.y() + 44, Anchor.START, measure));
+    }
+
+    /** A name beside its verdict: in two lines, and smaller, where it has no room in one. */
+    private void named(List<Mark> marks, String name, double left, double foot, double room) {
+        if (measure.width(name, 13, true) <= room) {
+            marks.add(new Label(left, foot, name, 13, true, Ink.INK, Anchor.START));
+            return;
+        }
+        for (double size : new double[] {11, 9.5, 8}) {
+            for (int cut = name.lastIndexOf(' '); cut > 0; cut = name.lastIndexOf(' ', cut - 1)) {
+                String first = name.substring(0, cut);
+                String second = name.substring(cut + 1);
+                if (measure.width(first, size, true) <= room && measure.width(second, size, true) <= room) {
+                    marks.add(new Label(left, foot - size - 1, first, size, true, Ink.INK, Anchor.START));
+                    marks.add(new Label(left, foot, second, size, true, Ink.INK, Anchor.START));
+                    return;
+                }
+            }
+        }
+        double size = Math.max(5, 13 * room / measure.width(name, 13, true));
+        marks.add(new Label(left, foot, name, size, true, Ink.INK, Anchor.START));
     }
 
     private void headSum(List<Mark> marks, CaseAnswer a, double left, double y) {

@@ -99,11 +99,14 @@ public final class DrawingPdf {
             List<String> way = pdf.wrapped(ways, LINES[2] - LINES[1] - 6, 7.5, false);
             List<String> size = pdf.wrapped(r.size().label(), LINES[3] - LINES[2] - 6, 7.5, false);
             int high = Math.max(1, Math.max(way.size(), size.size()));
-            if (y + high * 10 + 4 > end) {
+            // a name that is wider than its column stands over its line
+            boolean over = pdf.width(r.name(), 7.5, true) > LINES[1] - LINES[0] - 3;
+            if (y + high * 10 + 4 + (over ? 10 : 0) > end) {
                 break;
             }
             y += ROW;
             pdf.text(x + LINES[0], y, r.name(), 7.5, true, Ink.INK);
+            y += over ? 10 : 0;
             for (int i = 0; i < way.size(); i++) {
                 pdf.text(x + LINES[1], y + i * 10, way.get(i), 7.5, false, Ink.INK);
             }
@@ -134,22 +137,20 @@ public final class DrawingPdf {
         head(x, y, PLACES, "Part", "FS", "BL", "WL");
         int written = 0;
         for (Fitted f : parts) {
-            if (y + ROW > end - (written + 1 < parts.size() ? ROW : 0)) {
+            List<String> name = pdf.wrapped(f.name(), PLACES[1] - 6, 7.5, true);
+            if (y + ROW + (name.size() - 1) * 10 > end - (written + 1 < parts.size() ? ROW : 0)) {
                 break;
             }
             y += ROW;
-            pdf.text(
-                    x + PLACES[0],
-                    y,
-                    pdf.wrapped(f.name(), PLACES[1] - 6, 7.5, false).get(0),
-                    7.5,
-                    true,
-                    Ink.INK);
+            for (int i = 0; i < name.size(); i++) {
+                pdf.text(x + PLACES[0], y + i * 10, name.get(i), 7.5, true, Ink.INK);
+            }
             List<Measured> at =
                     List.of(f.place().station(), f.place().buttLine(), f.place().waterLine());
             for (int i = 0; i < at.size(); i++) {
                 pdf.text(x + PLACES[i + 1], y, at.get(i).quantity().shown(), 7.5, false, Ink.INK);
             }
+            y += (name.size() - 1) * 10;
             written++;
         }
         if (written < parts.size()) {
