@@ -28,6 +28,9 @@ import ration.publish.drawing.Picture.Kind;
 /** Names, figures and pills, each at the first free place. */
 final class Labels extends SchematicPart {
 
+    /** A wider name is written in two lines, px. */
+    private static final double LONG_NAME = 180;
+
     Labels(SchematicPart sheet) {
         super(sheet);
     }
@@ -71,6 +74,18 @@ final class Labels extends SchematicPart {
         });
     }
 
+    /** A name; a long one in two lines, of which a free place takes more. */
+    private TextBlock named(String name) {
+        int middle = name.length() / 2;
+        int after = name.indexOf(' ', middle);
+        int before = name.lastIndexOf(' ', middle);
+        int cut = after < 0 || before > 0 && middle - before <= after - middle ? before : after;
+        return TextBlock.under(
+                cut <= 0 || measure.width(name, 13, true) <= LONG_NAME
+                        ? List.of(name)
+                        : List.of(name.substring(0, cut), name.substring(cut + 1)));
+    }
+
     private void tankLabel(Tank tank) {
         List<Spot> outline = outline(tank);
         double left = outline.stream().mapToDouble(Spot::x).min().orElse(0);
@@ -81,7 +96,7 @@ final class Labels extends SchematicPart {
                 .min((a, b) -> Double.compare(a.x(), b.x()))
                 .orElseThrow()
                 .y();
-        TextBlock block = new TextBlock().line(TextBlock.name(tank.name())).line(TextBlock.body(contents(tank)));
+        TextBlock block = named(tank.name()).line(TextBlock.body(contents(tank)));
         put(
                 tank.id(),
                 block,
@@ -123,7 +138,7 @@ final class Labels extends SchematicPart {
     private void itemLabel(Fitted item) {
         Spot c = place.centre(item);
         double half = Symbols.halfWidth(item);
-        TextBlock block = new TextBlock().line(TextBlock.name(item.name()));
+        TextBlock block = named(item.name());
         String state = item.as(new State());
         if (!state.isEmpty() && (!place.busy() || !state.equals("on") && !state.equals("open"))) {
             block.line(TextBlock.soft(state));

@@ -166,7 +166,7 @@ class SchematicPart {
     void put(String item, TextBlock block, List<Candidate> candidates) {
         boolean named = system.item(item).flatMap(i -> i.only(Run.class)).isEmpty();
         for (boolean own : named ? new boolean[] {true, false} : new boolean[] {true}) {
-            for (TextBlock b : block.size() > 1 ? List.of(block, block.first()) : List.of(block)) {
+            for (TextBlock b : block.more() ? List.of(block, block.nameAlone()) : List.of(block)) {
                 double w = b.width(measure);
                 Optional<Candidate> free = candidates.stream()
                         .filter(c -> free(c.left(w), c.top(), w, b.height())
@@ -182,7 +182,7 @@ class SchematicPart {
             }
         }
         if (!candidates.isEmpty()) {
-            middle(item).ifPresent(at -> far(item, block.first(), candidates.get(0), at));
+            middle(item).ifPresent(at -> far(item, block.nameAlone(), candidates.get(0), at));
         }
     }
 

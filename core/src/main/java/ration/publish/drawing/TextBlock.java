@@ -13,6 +13,16 @@ final class TextBlock {
     record Span(String text, double size, boolean bold, Ink ink) {}
 
     private final List<List<Span>> lines = new ArrayList<>();
+    /** Lines that are its name: where there is little room they alone stand, all of them. */
+    private int named = 1;
+
+    /** Under a name, in a line or several. */
+    static TextBlock under(List<String> name) {
+        TextBlock block = new TextBlock();
+        name.forEach(n -> block.line(name(n)));
+        block.named = name.size();
+        return block;
+    }
 
     TextBlock line(Span... spans) {
         lines.add(List.of(spans));
@@ -39,14 +49,16 @@ final class TextBlock {
         return new Span(text, 12, true, Ink.FUEL_TEXT);
     }
 
-    int size() {
-        return lines.size();
+    /** Whether it says more than its name. */
+    boolean more() {
+        return lines.size() > named;
     }
 
-    TextBlock first() {
-        TextBlock one = new TextBlock();
-        one.lines.add(lines.get(0));
-        return one;
+    TextBlock nameAlone() {
+        TextBlock name = new TextBlock();
+        name.lines.addAll(lines.subList(0, named));
+        name.named = named;
+        return name;
     }
 
     double height() {
