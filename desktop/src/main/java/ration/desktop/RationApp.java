@@ -76,6 +76,13 @@ public final class RationApp extends Application {
             window.showStart();
         }
         window.offerRecovery();
+        // who comes back to the window may have changed the colors of the system meanwhile
+        stage.focusedProperty().addListener((o, was, now) -> {
+            if (now) {
+                CompletableFuture.supplyAsync(SystemColors::ask)
+                        .thenAccept(said -> said.ifPresent(c -> Platform.runLater(() -> window.follow(c))));
+            }
+        });
     }
 
     /** Empty where it is not there yet; what went wrong in a way nobody thought of is told when it is opened anew. */

@@ -9,7 +9,7 @@ import ration.desktop.style.Tokens.Scheme;
 
 /**
  * The colors the system asks its programs for, where it tells: the theme named for GTK, else the desktop's own setting.
- * Asked once, at the start, and only while nobody has chosen colors here.
+ * Asked at the start and when somebody comes back to the window; what was chosen here goes before it.
  */
 final class SystemColors {
 

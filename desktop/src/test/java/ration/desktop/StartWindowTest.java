@@ -129,6 +129,30 @@ class StartWindowTest extends WindowHarness {
         }
     }
 
+    /**
+     * The colors of the system, changed while the window stands, are taken up; what was chosen in it goes before them.
+     */
+    @Test
+    void theSystemIsFollowedUntilColorsAreChosen() {
+        String chosen = session.home().choice("colors");
+        session.home().keepChoice("colors", "");
+        robot.clickOn("#rail-vapor");
+        until(() -> robot.lookup("#vapor-page").tryQuery().isPresent());
+        try {
+            robot.interact(() -> window.follow(Tokens.Scheme.NIGHT));
+            until(() -> Tokens.scheme() == Tokens.Scheme.NIGHT
+                    && robot.lookup("#vapor-page").tryQuery().isPresent());
+            assertThat(session.home().choice("colors")).isEmpty();
+            with(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
+            until(() -> Tokens.scheme() == Tokens.Scheme.DAY);
+            robot.interact(() -> window.follow(Tokens.Scheme.NIGHT));
+            assertThat(Tokens.scheme()).isEqualTo(Tokens.Scheme.DAY);
+        } finally {
+            session.home().keepChoice("colors", chosen);
+            robot.interact(() -> Tokens.use(Tokens.Scheme.DAY));
+        }
+    }
+
     private List<Home.Recent> recent() {
         return session.home().recentWithVerdicts();
     }

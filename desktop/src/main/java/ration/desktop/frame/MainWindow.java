@@ -234,15 +234,26 @@ public final class MainWindow {
     private void otherColors() {
         documents.settled(() -> {
             Tokens.Scheme other = Tokens.scheme() == Tokens.Scheme.DAY ? Tokens.Scheme.NIGHT : Tokens.Scheme.DAY;
-            Tokens.use(other);
             session.home().keepChoice(COLORS, other == Tokens.Scheme.NIGHT ? NIGHT : "day");
-            textSize.colors();
-            Page was = page;
-            session.showAnew();
-            rail.drawAnew();
-            ledger.drawAnew();
-            go(was);
+            show(other);
         });
+    }
+
+    /** The system shows in these colors now: so does the window, until somebody chooses others in it. */
+    public void follow(Tokens.Scheme system) {
+        if (system != Tokens.scheme() && session.home().choice(COLORS).isEmpty()) {
+            documents.settled(() -> show(system));
+        }
+    }
+
+    private void show(Tokens.Scheme colors) {
+        Tokens.use(colors);
+        textSize.colors();
+        Page was = page;
+        session.showAnew();
+        rail.drawAnew();
+        ledger.drawAnew();
+        go(was);
     }
 
     public void show() {
