@@ -14,6 +14,7 @@ import ration.desktop.frame.FirstFrame;
 import ration.desktop.frame.MainWindow;
 import ration.desktop.frame.NativeFileDialogs;
 import ration.desktop.session.Home;
+import ration.desktop.session.Painted;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
 import ration.record.file.ProjectFile;
@@ -49,7 +50,8 @@ public final class RationApp extends Application {
         StartReport report = new StartReport(stage);
         FirstFrame.show(stage, home);
         CompletableFuture.runAsync(home::log);
-        Platform.runLater(() -> {
+        // at its size, and then drawn in it, before the thread that draws is busy with the rest
+        Painted.then(() -> Painted.then(() -> {
             try {
                 fill(stage, home);
             } catch (RuntimeException | Error e) {
@@ -57,7 +59,7 @@ public final class RationApp extends Application {
                 throw e;
             }
             report.filled();
-        });
+        }));
     }
 
     /** The window is made while the document is still being assessed. */

@@ -1,9 +1,9 @@
 package ration.desktop;
 
 import java.util.Locale;
-import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.stage.Stage;
+import ration.desktop.session.Painted;
 
 /**
  * For measuring starts: with the property ration.started (ms since 1970) tells when the window was mapped and when what
@@ -24,22 +24,13 @@ final class StartReport {
             return;
         }
         long from = Long.parseLong(started);
-        new AnimationTimer() {
-            private int frames;
-
-            @Override
-            public void handle(long now) {
-                // the first frame lays out, the second stands on the screen when the third begins
-                if (++frames == 3) {
-                    stop();
-                    System.err.printf(
-                            Locale.ROOT,
-                            "ration: started %.2f %.2f%n",
-                            (mapped - from) / 1000.0,
-                            (System.currentTimeMillis() - from) / 1000.0);
-                    Platform.exit();
-                }
-            }
-        }.start();
+        Painted.then(() -> {
+            System.err.printf(
+                    Locale.ROOT,
+                    "ration: started %.2f %.2f%n",
+                    (mapped - from) / 1000.0,
+                    (System.currentTimeMillis() - from) / 1000.0);
+            Platform.exit();
+        });
     }
 }

@@ -31,7 +31,7 @@ public final class FirstFrame {
         frame.setLeft(rail);
         stage.setScene(new Scene(frame, MainWindow.WIDTH, MainWindow.HEIGHT, Tokens.color(Ink.GROUND)));
         stage.setTitle("Ration");
-        stage.show();
+        MainWindow.show(stage);
     }
 
     private static Region region(Ink ink, BorderWidths edge) {

@@ -262,6 +262,12 @@ public final class MainWindow {
         }
         // only now, with its page in it: a scene is styled and laid out as soon as it comes into a window that stands
         stage.setScene(root.getScene());
+        show(stage);
+        pages.layout().focusDrawing();
+    }
+
+    /** A window of its scene's size; smaller ones than the least are not to be had. */
+    static void show(Stage stage) {
         stage.show();
         // some window managers take the least size for the size wanted, so say the latter again
         double width = stage.getWidth();
@@ -270,7 +276,6 @@ public final class MainWindow {
         stage.setMinHeight(LEAST_HEIGHT);
         stage.setWidth(width);
         stage.setHeight(height);
-        pages.layout().focusDrawing();
     }
 
     public void open(Path path) {

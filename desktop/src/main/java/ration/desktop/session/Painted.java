@@ -2,15 +2,15 @@ package ration.desktop.session;
 
 import javafx.animation.AnimationTimer;
 
-/** What waits until that which was just put into the window stands on the screen. */
-final class Painted {
+/** What waits until that which was just put into the window stands on the screen. Interface thread only. */
+public final class Painted {
 
     /** The first frame lays out, the second is painted when the third begins. */
     private static final int FRAMES = 3;
 
     private Painted() {}
 
-    static void then(Runnable work) {
+    public static void then(Runnable work) {
         new AnimationTimer() {
             private int frames;
 
