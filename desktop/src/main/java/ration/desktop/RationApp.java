@@ -36,10 +36,13 @@ public final class RationApp extends Application {
     static void prepare(List<String> args) {
         colors = CompletableFuture.supplyAsync(SystemColors::ask);
         if (!args.isEmpty()) {
-            first = CompletableFuture.supplyAsync(() -> args.get(0).equals(DEMO)
-                    ? Session.Read.demo(args.size() > 1 ? args.get(1) : ProjectFile.DEMO)
-                    : Session.Read.of(Path.of(args.get(0))));
+            first = CompletableFuture.supplyAsync(() ->
+                    args.get(0).equals(DEMO) ? Session.Read.demo(demo(args)) : Session.Read.of(Path.of(args.get(0))));
         }
+    }
+
+    private static String demo(List<String> args) {
+        return args.size() > 1 ? args.get(1) : ProjectFile.DEMO;
     }
 
     @Override
@@ -71,8 +74,10 @@ public final class RationApp extends Application {
         Optional<Session.Read> document = document();
         session.begin(document.orElse(Session.Read.NOTHING), file ? Path.of(args.get(0)) : null);
         window.show();
-        if (file && document.isEmpty()) {
+        if (document.isEmpty() && file) {
             window.open(Path.of(args.get(0)));
+        } else if (document.isEmpty() && !args.isEmpty()) {
+            session.openDemo(demo(args));
         }
         if (args.isEmpty()) {
             window.showStart();

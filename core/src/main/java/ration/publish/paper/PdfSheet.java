@@ -420,6 +420,9 @@ public final class PdfSheet implements Closeable {
      * @param bytes of a JPEG or PNG file
      */
     public Optional<Photo> photo(byte[] bytes) {
+        if (!Photo.bounded(bytes)) {
+            return Optional.empty();
+        }
         try {
             PDImageXObject image = PDImageXObject.createFromByteArray(document, bytes, "");
             // four inks: the colours of this paper are three

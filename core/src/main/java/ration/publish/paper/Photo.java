@@ -18,6 +18,21 @@ public record Photo(PDImageXObject image, int turns) {
     private static final int ORIENTATION = 0x0112;
     private static final long EXIF = 0x457869660000L;
 
+    /** Points of a picture that is taken apart to be printed: beyond, a small file may fill the memory. */
+    private static final long MOST_POINTS = 60_000_000;
+
+    private static final long PNG = 0x89504E470D0A1A0AL;
+
+    /**
+     * Whether it can be printed without filling the memory: its head says how large a PNG is (ISO 15948, from memory).
+     */
+    static boolean bounded(byte[] bytes) {
+        ByteBuffer all = ByteBuffer.wrap(bytes);
+        return bytes.length < 24
+                || all.getLong(0) != PNG
+                || (all.getInt(16) & 0xFFFFFFFFL) * (all.getInt(20) & 0xFFFFFFFFL) <= MOST_POINTS;
+    }
+
     /** Points of the picture, upright. */
     public double width() {
         return turns % 2 == 0 ? image.getWidth() : image.getHeight();
