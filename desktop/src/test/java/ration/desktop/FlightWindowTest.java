@@ -11,7 +11,11 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
 import ration.aircraft.flight.Switching;
+import ration.answer.drawdown.Flight;
 import ration.answer.drawdown.UsualFlight;
+import ration.desktop.session.Worked;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
 import ration.verdict.check.Verdict;
 
 /** A flight planned, changed, walked along and printed, by keys in the real window. */
@@ -82,6 +86,23 @@ class FlightWindowTest extends WindowHarness {
         assertThat(node("#flight-picture").getAccessibleText()).contains("At 1:00, Cruise", "Right", "feeding");
         keys(KeyCode.END);
         until(() -> label("#flight-state").equals("Every page shows 3:45"));
+    }
+
+    /** How sure a margin is becomes known after the flight was flown: that flies nothing anew and takes no key away. */
+    @Test
+    void theFlightStandsWhenItBecomesKnownHowSureAMarginIs() throws ProjectFileException {
+        Worked ahead = Worked.ahead(ProjectFile.demo("tansy-l3"));
+        assertThat(ahead.assessment().sure().orElseThrow().samples()).isZero();
+        robot.clickOn("#rail-flight");
+        Flight[] flown = {null};
+        robot.interact(() -> {
+            session.flight().addListener((o, was, now) -> flown[0] = flown[0] == null ? now : flown[0]);
+            session.begin(ahead);
+        });
+        robot.clickOn("#rail-flight");
+        until(() -> label("#flight-landing").equals("Landing at 3:45")
+                && session.shown().get().assessment().sure().orElseThrow().samples() > 0);
+        assertThat(session.flight().get()).isNotNull().isSameAs(flown[0]);
     }
 
     /** Something fails at the moment under the cursor; cold air outside keeps the fuel further from boiling. */

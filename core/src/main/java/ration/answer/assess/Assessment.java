@@ -129,9 +129,14 @@ public record Assessment(
         return howSure.get();
     }
 
-    /** Whether another answers the same questions: only how sure they are may differ. */
+    /**
+     * Whether another answers the same questions: only how sure they are may differ, which is found out after the rest.
+     * What rests on cases and figures alone need not be asked anew then.
+     *
+     * @param other null where nothing was asked yet
+     */
     public boolean answersAs(Assessment other) {
-        return project == other.project && cases.equals(other.cases);
+        return this == other || other != null && project == other.project && cases.equals(other.cases);
     }
 
     private Assessment with(HowSure other) {

@@ -136,12 +136,13 @@ public final class FindPage extends LivePage {
         Assessment a = session.shown().get().assessment();
         log.refresh();
         ready.setVisible(practice == null && !PracticeCase.of(a.project()).isEmpty());
-        if (practice != null && a != done) {
+        if (practice != null && !a.answersAs(done)) {
             leave(); // another layout: what was hidden lies in the old one
         }
-        if (a != done || !readings(a).equals(found.read())) {
+        if (!a.answersAs(done) || !readings(a).equals(found.read())) {
             start(a);
         } else {
+            done = a;
             fill();
         }
     }

@@ -130,9 +130,10 @@ public final class FlightPage extends LivePage {
             ((ToggleButton) n).setSelected(n.getUserData() == mode);
             n.setDisable(n.getUserData() == Switching.Mode.BOTH && !both);
         });
-        if (a != done) {
+        if (!a.answersAs(done)) {
             start(a);
         } else {
+            done = a;
             show();
         }
     }

@@ -145,7 +145,7 @@ final class PumpPane extends BorderPane {
     private void ask() {
         Assessment now = session.shown().get().assessment();
         String of = Optional.ofNullable(pump.getValue()).map(Pump::id).orElse("");
-        if (now == asked && of.equals(askedOf)) {
+        if (now.answersAs(asked) && of.equals(askedOf)) {
             picture.redraw();
             return;
         }

@@ -97,7 +97,7 @@ final class LeaksPane extends BorderPane {
     void update() {
         Assessment now = session.shown().get().assessment();
         UnitSystem units = session.units().get();
-        if (now == asked) {
+        if (now.answersAs(asked)) {
             if (units != told) {
                 tell();
             }
