@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -83,22 +84,30 @@ class NothingCutWindowTest extends WindowHarness {
                 .orElseThrow();
         // it stands there for a while only: whoever asks later, on a slow machine, has missed it
         Set<String> seen = ConcurrentHashMap.newKeySet();
-        robot.interact(() -> {
-            for (String was : List.of("#ledger-flow-was", "#ledger-open-was")) {
-                ((Labeled) node(was)).textProperty().addListener((o, before, now) -> {
-                    if (now.startsWith("previously ")) {
-                        Platform.runLater(() -> {
-                            cutHere("after an edit", all);
-                            seen.add(was);
-                        });
-                    }
+        List<String> wanted = List.of("#ledger-flow-was", "#ledger-open-was");
+        // the window goes on to other tests: what watches it goes with this one
+        ChangeListener<String> watch = (o, before, now) -> {
+            if (now.startsWith("previously ")) {
+                Platform.runLater(() -> {
+                    cutHere("after an edit", all);
+                    wanted.stream()
+                            .filter(w -> ((Labeled) node(w)).textProperty() == o)
+                            .forEach(seen::add);
                 });
             }
+        };
+        robot.interact(() -> {
+            wanted.forEach(w -> ((Labeled) node(w)).textProperty().addListener(watch));
             ((ButtonBase) node("#rail-layout")).fire();
             session.apply(Edit.onItem("Narrow", last.id(), Run.class, r -> r.withSize(LineSize.parse("0.08 in bore"))));
         });
-        until(() -> session.shown().get().project() == session.project());
-        until(() -> seen.size() == 2);
+        try {
+            until(() -> session.shown().get().project() == session.project());
+            until(() -> seen.size() == wanted.size());
+        } finally {
+            robot.interact(
+                    () -> wanted.forEach(w -> ((Labeled) node(w)).textProperty().removeListener(watch)));
+        }
         assertThat(all).isEmpty();
     }
 
