@@ -9,6 +9,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.collections.ListChangeListener;
@@ -24,6 +25,7 @@ import javafx.scene.robot.Robot;
 import javafx.stage.Window;
 import org.testfx.api.FxRobot;
 import org.testfx.robot.Motion;
+import org.testfx.util.NodeQueryUtils;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
@@ -149,7 +151,7 @@ final class Hand extends FxRobot {
 
     @Override
     public FxRobot clickOn(String query, Motion motion, MouseButton... buttons) {
-        return click(still(() -> point(query).query()), 1);
+        return click(still(() -> found(query)), 1);
     }
 
     @Override
@@ -177,9 +179,18 @@ final class Hand extends FxRobot {
         return this;
     }
 
-    /** Found and measured in one go on the interface thread; null where it is not there now. */
+    /** As a hand finds it: what cannot be seen is not clicked. A page made anew meanwhile is looked through again. */
+    private Point2D found(String query) {
+        return middle(() -> lookup(query).queryAll().stream().filter(NodeQueryUtils.isVisible()::test));
+    }
+
     private Point2D middle(Predicate<Node> which) {
-        return WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> lookup(which::test).queryAll().stream()
+        return middle(() -> lookup(which::test).queryAll().stream());
+    }
+
+    /** Found and measured in one go on the interface thread; null where it is not there now. */
+    private static Point2D middle(Supplier<Stream<Node>> among) {
+        return WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> among.get()
                 .filter(n -> n.getScene() != null)
                 .map(n -> n.localToScreen(n.getBoundsInLocal()))
                 .filter(Objects::nonNull)

@@ -26,10 +26,7 @@ class PlanWindowTest extends WindowHarness {
                 && node("#layout-plan").getAccessibleText().contains("Left tank, ")
                 && node("#layout-plan").getAccessibleText().contains(" in left"));
         assertThat(node("#schematic").isVisible()).isFalse();
-        robot.clickOn(node("#layout-plan").lookupAll("Text").stream()
-                .filter(n -> n instanceof Text t && t.getText().equals("Strainer"))
-                .findFirst()
-                .orElseThrow());
+        robot.clickOnDrawn(n -> n instanceof Text t && t.getText().equals("Strainer") && within(n, "layout-plan"));
         until(() -> session.picked().get().equals("strainer"));
         press("#layer-plan");
         until(() -> node("#schematic").isVisible());

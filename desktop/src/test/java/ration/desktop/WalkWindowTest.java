@@ -76,4 +76,33 @@ class WalkWindowTest extends WindowHarness {
         assertThat(session.project().system().all(Fitted.class)).isNotEmpty();
         assertThat(session.project().system().tanks()).hasOnlyElementsOfType(Tank.class);
     }
+
+    /** Tab walks the boxes in the order printed, over places too; nothing typed is left behind. */
+    @Test
+    void tabWalksFromPlaceToPlace() {
+        robot.interact(() -> session.show(Pattern.GRAVITY_SELECTOR.project(), null));
+        menu("measure");
+        until(() -> focused("walk-outlets"));
+        String first = label("#walk-title");
+        for (String reading : java.util.List.of("66.5", "-39", "72")) {
+            robot.write(reading);
+            keys(KeyCode.TAB);
+        }
+        until(() -> !label("#walk-title").equals(first) && stageFocus() instanceof TextInputControl);
+        assertThat(outlet().place().waterLine().si()).isEqualTo(Unit.INCH.toSi(72));
+        String second = label("#walk-title");
+        with(KeyCode.SHIFT, KeyCode.TAB);
+        until(() -> label("#walk-title").equals(first) && focused("walk-outlets-outlet-at-waterLine"));
+        robot.write("73");
+        keys(KeyCode.ESCAPE);
+        until(() -> ((TextInputControl) stageFocus()).getText().isEmpty());
+        robot.write("74");
+        robot.clickOn("#walk-stop-1");
+        until(() -> label("#walk-title").equals(second));
+        assertThat(outlet().place().waterLine().si())
+                .as("typed, and taken as one goes")
+                .isEqualTo(Unit.INCH.toSi(74));
+        keys(KeyCode.ESCAPE);
+        until(() -> robot.lookup("#walk-page").tryQuery().isEmpty());
+    }
 }

@@ -18,6 +18,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.application.Platform;
@@ -256,13 +257,21 @@ abstract class WindowHarness {
         }
     }
 
+    /** Read between two pulses: the window goes on changing while a test looks at it. */
+    private static <T> T read(Supplier<T> what) {
+        return Platform.isFxApplicationThread()
+                ? what.get()
+                : WaitForAsyncUtils.waitForAsyncFx(TimeUnit.SECONDS.toMillis(PATIENCE), what::get);
+    }
+
     Node node(String id) {
-        return robot.lookup(id).query();
+        return read(() -> robot.lookup(id).query());
     }
 
     /** What a label says; nothing where it is not shown. */
     String label(String id) {
-        return robot.lookup(id).tryQuery().map(n -> ((Label) n).getText()).orElse("");
+        return read(() ->
+                robot.lookup(id).tryQuery().map(n -> ((Label) n).getText()).orElse(""));
     }
 
     String figure() {
@@ -270,17 +279,22 @@ abstract class WindowHarness {
     }
 
     Set<String> everyText() {
-        return robot.lookup(n -> n instanceof Label || n instanceof Text).queryAll().stream()
+        return read(() -> robot.lookup(n -> n instanceof Label || n instanceof Text).queryAll().stream()
                 .map(n -> n instanceof Label l ? l.getText() : ((Text) n).getText())
-                .collect(Collectors.toSet());
+                .collect(Collectors.toSet()));
     }
 
     /** Every text of the drawing. */
     Set<String> texts() {
-        return node("#schematic").lookupAll("Text").stream()
+        return read(() -> node("#schematic").lookupAll("Text").stream()
                 .filter(Text.class::isInstance)
                 .map(n -> ((Text) n).getText())
-                .collect(Collectors.toSet());
+                .collect(Collectors.toSet()));
+    }
+
+    /** Whether a thing of a drawing stands in what has this id. */
+    static boolean within(Node node, String id) {
+        return node != null && (id.equals(node.getId()) || within(node.getParent(), id));
     }
 
     /** Presses and releases in one go: a window too busy to answer must not look like a key held down. */

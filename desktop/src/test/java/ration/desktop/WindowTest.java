@@ -331,7 +331,7 @@ class WindowTest extends WindowHarness {
         robot.moveTo("#schematic").scroll(2, javafx.geometry.VerticalDirection.UP);
         keys(KeyCode.EQUALS, KeyCode.MINUS);
         keys(KeyCode.DIGIT0);
-        robot.clickOnDrawn(n -> n instanceof Text t && t.getText().equals("Selector") && within(t, node("#schematic")));
+        robot.clickOnDrawn(n -> n instanceof Text t && t.getText().equals("Selector") && within(t, "schematic"));
         until(() -> session.picked().get().equals("selector"));
         keys(KeyCode.LEFT);
         until(() -> session.picked().get().equals("r1"));
@@ -601,10 +601,6 @@ class WindowTest extends WindowHarness {
         assertThat(session.project().system().runs())
                 .extracting(r -> r.from() + " " + r.to())
                 .containsExactly("left-tank.outlet tee.in", "right-tank.outlet tee.branch", "tee.out shut-off.in");
-    }
-
-    private static boolean within(javafx.scene.Node node, javafx.scene.Node ancestor) {
-        return node == ancestor || node.getParent() != null && within(node.getParent(), ancestor);
     }
 
     private double length(String run) {

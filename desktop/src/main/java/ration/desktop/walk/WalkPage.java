@@ -75,7 +75,7 @@ public final class WalkPage extends LivePage {
                 Ui.whole(Ui.label("Measure", "page-title")),
                 sum,
                 Ui.spring(),
-                Ui.button("Back (Esc)", "walk-leave", leave, "chip"));
+                Ui.button("Back (Esc)", "walk-leave", () -> leave(leave), "chip"));
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
@@ -120,7 +120,9 @@ public final class WalkPage extends LivePage {
                 turn(e.getCode() == KeyCode.PAGE_DOWN ? 1 : -1);
                 e.consume();
             } else if (e.getCode() == KeyCode.ESCAPE) {
-                leave.run();
+                if (!restored()) {
+                    leave.run();
+                }
                 e.consume();
             }
         });
@@ -166,7 +168,7 @@ public final class WalkPage extends LivePage {
     }
 
     private void turn(int by) {
-        if (!stops.isEmpty()) {
+        if (!stops.isEmpty() && takeAll()) {
             at = stops.get(Math.floorMod(index() + by, stops.size())).key();
             fields.clear();
             update();
@@ -236,7 +238,13 @@ public final class WalkPage extends LivePage {
             name.setMinWidth(Region.USE_PREF_SIZE);
             Label now = Ui.label("", "soft");
             int number = fields.size();
-            field.setOnAction(e -> read(number));
+            field.setOnAction(e -> read(number, 1));
+            field.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+                if (e.getCode() == KeyCode.TAB && !e.isControlDown() && !e.isAltDown()) {
+                    read(number, e.isShiftDown() ? -1 : 1);
+                    e.consume();
+                }
+            });
             fields.add(new Entry(field, now, a.item(), a.field()));
             HBox row = new RowBox(12, field, new ColumnBox(2, name, now));
             row.setAlignment(Pos.CENTER_LEFT);
@@ -244,29 +252,68 @@ public final class WalkPage extends LivePage {
         }
     }
 
-    /** Puts one reading into the document, and goes on to the next; an empty field is passed over. */
-    private void read(int number) {
-        Entry e = fields.get(number);
-        String text = e.field().getText().strip();
-        if (!text.isEmpty()) {
-            Unit usual = session.units().get().unit(Dimension.LENGTH);
-            try {
-                Quantity read = Quantity.parse(text, usual);
-                Optional<Asked> asked = stops.get(index()).asked().stream()
-                        .filter(a -> a.item().equals(e.item()) && a.field().equals(e.key()))
-                        .findFirst();
-                trouble.setText("");
-                asked.ifPresent(a -> session.apply(a.take(read, by.word())));
-            } catch (IllegalArgumentException wrong) {
-                trouble.setText(wrong.getMessage());
-                e.field().selectAll();
-                return;
-            }
+    /** Takes the reading of one box and goes on to the one printed after it, or before it, of another place too. */
+    private void read(int number, int step) {
+        if (!take(fields.get(number))) {
+            return;
         }
-        if (number + 1 < fields.size()) {
-            fields.get(number + 1).field().requestFocus();
+        int to = number + step;
+        if (to >= 0 && to < fields.size()) {
+            fields.get(to).field().requestFocus();
         } else {
-            turn(1);
+            turn(step);
+            fields.get(to < 0 ? fields.size() - 1 : 0).field().requestFocus();
+        }
+    }
+
+    private void leave(Runnable leave) {
+        if (takeAll()) {
+            leave.run();
+        }
+    }
+
+    /** As in every field of the program: the first Escape takes back what is being typed, the second leaves. */
+    private boolean restored() {
+        Optional<TextField> typed = fields.stream()
+                .map(Entry::field)
+                .filter(f -> f.isFocused() && !f.getText().equals(f.getUserData() == null ? "" : f.getUserData()))
+                .findFirst();
+        typed.ifPresent(f -> {
+            f.setText(f.getUserData() == null ? "" : (String) f.getUserData());
+            trouble.setText("");
+        });
+        return typed.isPresent();
+    }
+
+    /** Takes what was typed and not entered yet. */
+    private boolean takeAll() {
+        return List.copyOf(fields).stream().allMatch(this::take);
+    }
+
+    /**
+     * Puts a reading into the document; what is empty, or taken already, is passed over. False, with the cause shown,
+     * where it is none.
+     */
+    private boolean take(Entry e) {
+        String text = e.field().getText().strip();
+        if (text.isEmpty() || text.equals(e.field().getUserData())) {
+            return true;
+        }
+        Unit usual = session.units().get().unit(Dimension.LENGTH);
+        try {
+            Quantity read = Quantity.parse(text, usual);
+            Optional<Asked> asked = stops.get(index()).asked().stream()
+                    .filter(a -> a.item().equals(e.item()) && a.field().equals(e.key()))
+                    .findFirst();
+            trouble.setText("");
+            e.field().setUserData(text);
+            asked.ifPresent(a -> session.apply(a.take(read, by.word())));
+            return true;
+        } catch (IllegalArgumentException wrong) {
+            trouble.setText(wrong.getMessage());
+            e.field().requestFocus();
+            e.field().selectAll();
+            return false;
         }
     }
 
@@ -295,10 +342,12 @@ public final class WalkPage extends LivePage {
     }
 
     private void go(Stop to) {
-        at = to.key();
-        fields.clear();
-        update();
-        arrive();
+        if (takeAll()) {
+            at = to.key();
+            fields.clear();
+            update();
+            arrive();
+        }
     }
 
     /** The letter that the place has on the measuring sheet and in the picture. */
