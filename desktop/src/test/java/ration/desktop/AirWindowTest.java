@@ -5,25 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.model.Run;
 import ration.record.reading.Reading;
 
 /** The Vents and drains page. */
 class AirWindowTest extends WindowHarness {
-
-    private Stage stage;
-
-    @Start
-    void start(Stage given) throws IOException {
-        stage = given;
-        begin(given);
-    }
 
     @Test
     void aVentIsBlockedByKeyAndSaysHowLongItLasts() {

@@ -8,7 +8,6 @@ import java.time.LocalDate;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.record.build.Stage;
 import ration.record.build.StepKey;
 import ration.record.project.BuildEdits;
@@ -17,11 +16,6 @@ import ration.record.project.BuildEdits;
 class BuildWindowTest extends WindowHarness {
 
     private static final StepKey R3 = StepKey.line("r3");
-
-    @Start
-    void start(javafx.stage.Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private ration.record.build.Stage stage(StepKey key) {
         return BuildEdits.stage(session.project(), key);

@@ -2,11 +2,8 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.condition.Fault;
 import ration.record.file.ProjectFile;
 import ration.record.project.Project;
@@ -14,11 +11,6 @@ import ration.verdict.check.Verdict;
 
 /** Single failures: found, read, set on the layout and cleared again, by keys in the real window. */
 class FaultsWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     /**
      * The worst fault is on top, its card says why; set on the layout every page answers for it, until it is cleared.

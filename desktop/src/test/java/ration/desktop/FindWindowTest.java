@@ -2,23 +2,15 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import javafx.scene.control.CheckBox;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.condition.Fault;
 import ration.desktop.session.Worked;
 import ration.record.project.Pattern;
 
 /** A hidden fault found by entering readings, in the real window. */
 class FindWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private String cause(int n) {
         return robot.lookup("#cause-" + n)

@@ -5,11 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.flight.Switching;
 import ration.answer.drawdown.Flight;
 import ration.answer.drawdown.UsualFlight;
@@ -20,11 +18,6 @@ import ration.verdict.check.Verdict;
 
 /** A flight planned, changed, walked along and printed, by keys in the real window. */
 class FlightWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private void tansy() {
         menu("demo-tansy-l3");

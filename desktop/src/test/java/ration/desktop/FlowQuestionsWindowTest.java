@@ -2,26 +2,18 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.model.FieldSheet;
 import ration.record.project.Pattern;
 
 /** How steep, and which tank: asked on the Flow page, answered for the case looked at. */
 class FlowQuestionsWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     @Test
     void howSteepAndWhichTankAreAnsweredForTheCase() {

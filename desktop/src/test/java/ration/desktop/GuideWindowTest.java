@@ -2,22 +2,14 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.answer.guide.Step;
 import ration.record.project.Project;
 
 /** The guide beside the document: opened at the step of the page, turned by keys, left to what is missing. */
 class GuideWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private boolean shown(String id) {
         return robot.lookup(id).tryQuery().isPresent();

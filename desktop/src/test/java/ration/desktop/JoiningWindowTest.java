@@ -2,11 +2,8 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.PortRef;
 import ration.aircraft.model.Tank;
@@ -16,11 +13,6 @@ import ration.record.project.Project;
 
 /** Open ports are joined by keys alone: a tank with two outlets on a selector, vents to one plenum. */
 class JoiningWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private void pick(String id) {
         robot.interact(() -> session.picked().set(id));

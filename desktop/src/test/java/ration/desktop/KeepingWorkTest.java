@@ -12,11 +12,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.model.Run;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
@@ -26,11 +24,6 @@ class KeepingWorkTest extends WindowHarness {
 
     /** Presses that ten seconds of key repeat give, at thirty a second. */
     private static final int TEN_SECONDS = 300;
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     /** A key held down as the system tells it: presses without a release, as fast as they come. */
     private void hold(KeyCode code, String typed) {

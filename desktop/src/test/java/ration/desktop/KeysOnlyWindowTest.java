@@ -2,15 +2,12 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.model.CheckBlock;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Header;
@@ -32,11 +29,6 @@ import ration.verdict.check.Verdict;
 class KeysOnlyWindowTest extends WindowHarness {
 
     private int pressed;
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private void press(KeyCode... codes) {
         pressed += codes.length;

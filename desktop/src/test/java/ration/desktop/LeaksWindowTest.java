@@ -2,18 +2,10 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 
 /** Where fuel can come out, how fast, which valve stops it; a weep measured low is taken to full tanks. */
 class LeaksWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     @Test
     void everyPlaceIsListedAndAWeepIsTakenToFullTanks() {

@@ -10,12 +10,10 @@ import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.model.LineSize;
 import ration.aircraft.model.Run;
 import ration.record.evidence.HangarTest;
@@ -28,11 +26,6 @@ import ration.record.project.Edit;
  * the real window.
  */
 class LifeWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private String row(String id) {
         return robot.lookup(id).tryQuery().map(n -> n.getAccessibleText()).orElse("");

@@ -2,7 +2,6 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.lang.ref.WeakReference;
 import java.util.ArrayList;
@@ -11,10 +10,8 @@ import java.util.Locale;
 import java.util.Random;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestReporter;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.model.Run;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
@@ -37,11 +34,6 @@ class LongUseWindowTest extends WindowHarness {
     private static final int EACH = Math.min(20, EDITS / 2);
     /** Drawings of documents, those that were closed too. */
     private final List<WeakReference<Node>> drawings = new ArrayList<>();
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private record Held(long bytes, int threads, long files, double secondsEach) {}
 

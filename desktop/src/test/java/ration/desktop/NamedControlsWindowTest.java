@@ -2,7 +2,6 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -17,9 +16,7 @@ import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextInputControl;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 
 /** Every control of every page has a name for who cannot see it, and the keys reach it. */
 class NamedControlsWindowTest extends WindowHarness {
@@ -56,11 +53,6 @@ class NamedControlsWindowTest extends WindowHarness {
 
     private final Set<String> nameless = new TreeSet<>();
     private final Set<String> unreached = new TreeSet<>();
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     @Test
     void everyControlIsNamedAndReached() {

@@ -2,7 +2,6 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -20,12 +19,10 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.model.Item;
 import ration.aircraft.model.LineSize;
 import ration.aircraft.model.PortRef;
@@ -37,11 +34,6 @@ import ration.record.project.Project;
 
 /** In a window of 1280 x 800 no text of any page ends in an ellipsis: what is long wraps, or is said shorter. */
 class NothingCutWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     /** The most crowded demo in the build, all of them in the long one. */
     static Stream<String> demos() {

@@ -19,20 +19,13 @@ import javafx.scene.control.ProgressIndicator;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.desktop.frame.Page;
 import ration.desktop.session.Worked;
 import ration.record.project.Pattern;
 
 /** A document opened after another shows what it shows opened alone, on every page. */
 class OneAfterAnotherWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private void go(Page page) {
         robot.interact(() ->

@@ -2,19 +2,11 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 
 /** The layout from above. */
 class PlanWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     /** The system from above is a view of the layout, by keys; what is pressed there is the item on the card. */
     @Test

@@ -2,15 +2,13 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
-import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.condition.Power;
 import ration.desktop.frame.Page;
 import ration.record.file.ProjectFile;
@@ -18,14 +16,12 @@ import ration.record.file.ProjectFile;
 /** A window of 1024 x 700: every page keeps inside it, and what finds no room folds and can be opened. */
 class SmallWindowTest extends WindowHarness {
 
-    private Stage stage;
-
-    @Start
-    void start(Stage shown) throws IOException {
-        stage = shown;
-        begin(shown);
-        shown.setWidth(1024);
-        shown.setHeight(700);
+    @BeforeEach
+    void small() {
+        robot.interact(() -> {
+            stage.setWidth(1024);
+            stage.setHeight(700);
+        });
     }
 
     private static boolean seen(Node node) {

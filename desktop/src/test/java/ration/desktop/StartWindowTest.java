@@ -7,9 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.desktop.session.Home;
 import ration.desktop.style.Tokens;
 import ration.record.project.Pattern;
@@ -18,11 +16,6 @@ import ration.verdict.check.Verdict;
 
 /** The page to begin with: a layout chosen by keys, its measuring sheet, the documents opened last. */
 class StartWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private void showStart() {
         robot.interact(() -> {

@@ -11,12 +11,10 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.model.Tank;
 import ration.aircraft.model.TankShape;
 import ration.base.quantity.Unit;
@@ -25,11 +23,6 @@ import ration.record.evidence.Work;
 
 /** Tanks and hangar tests, by clicks and keys. */
 class TanksWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private String step() {
         return label("#step-title");

@@ -10,21 +10,14 @@ import javafx.event.EventType;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.stage.Stage;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.record.upkeep.Part;
 import ration.record.upkeep.Upkeep;
 
 /** Parts with a life, by keys in the real window. */
 class UpkeepWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private String row(String part) {
         return node("#part-" + part).getAccessibleText();

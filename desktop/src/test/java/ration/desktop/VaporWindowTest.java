@@ -8,20 +8,13 @@ import java.util.Locale;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.heat.HeatFigure;
 import ration.aircraft.heat.Soak;
 import ration.aircraft.model.Run;
 
 /** The Vapor page, by clicks and keys. */
 class VaporWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private void brindle() {
         menu("demo-brindle-a2");

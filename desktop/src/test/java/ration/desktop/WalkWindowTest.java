@@ -2,12 +2,9 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.model.Fitted;
 import ration.aircraft.model.Outlet;
 import ration.aircraft.model.Tank;
@@ -16,11 +13,6 @@ import ration.record.project.Pattern;
 
 /** An aircraft measured by walking round it: readings typed in any unit, left in the middle and taken up again. */
 class WalkWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     private Outlet outlet() {
         return session.project().system().tanks().get(0).outlets().get(0);

@@ -2,20 +2,12 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.base.quantity.UnitSystem;
 
 /** Asking figures how they came about, by key and by click, in the real window. */
 class WhyWindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     /** From the margin down to the velocity in a line, and back out, without a mouse. */
     @Test

@@ -25,16 +25,16 @@ import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.robot.Robot;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import javax.print.DocFlavor;
 import javax.print.StreamPrintServiceFactory;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxToolkit;
 import org.testfx.api.FxToolkitContext;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.service.query.EmptyNodeQueryException;
 import org.testfx.service.support.FiredEvents;
 import org.testfx.util.WaitForAsyncUtils;
@@ -49,7 +49,6 @@ import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 
 /** The real window with a folder of its own, opened on the demo, and the few things every journey does. */
-@ExtendWith(ApplicationExtension.class)
 abstract class WindowHarness {
 
     /** Seconds waited for what has to come: how long it takes is for benchmarks to tell, not for tests. */
@@ -91,6 +90,7 @@ abstract class WindowHarness {
     Answers answers;
     Session session;
     MainWindow window;
+    Stage stage;
     Path folder;
     Hand robot;
 
@@ -124,29 +124,32 @@ abstract class WindowHarness {
     private static Shared shared;
 
     /**
-     * To be called by each class's own start: the extension looks no further up. One window serves all tests, as one
-     * serves a user all day: with each document everything in it begins anew, and what the toolkit has learned of it is
-     * kept, which is half of what a test costs.
+     * One window serves all tests, as one serves a user all day: with each document everything in it begins anew, and
+     * what the toolkit has learned of it is kept, which is half of what a test costs. It stands from test to test.
      */
-    void begin(Stage stage) throws IOException {
+    private void begin() throws IOException {
         keepNoEvents();
         Solves.watch(this::offence);
-        if (shared == null || shared.stage() != stage) {
+        if (shared == null) {
             Path own = Files.createTempDirectory("ration-test");
             Runtime.getRuntime().addShutdownHook(new Thread(() -> clear(own, p -> true)));
             Session first = new Session(new Home(own.resolve(HOME)));
             Answers chosen = new Answers();
-            shared = new Shared(stage, first, new MainWindow(stage, first, chosen), chosen, own);
+            Stage main = FxToolkit.toolkitContext().getRegisteredStage();
+            shared = new Shared(main, first, new MainWindow(main, first, chosen), chosen, own);
         }
         session = shared.session();
         window = shared.window();
+        stage = shared.stage();
         answers = shared.answers();
         folder = shared.folder();
         answers.open = null;
         answers.save = null;
         answers.paper = null;
         session.units().set(UnitSystem.US);
-        window.show();
+        if (!stage.isShowing()) {
+            window.show();
+        }
         // a test may have left it small
         stage.setWidth(1280);
         stage.setHeight(800);
@@ -175,7 +178,10 @@ abstract class WindowHarness {
 
     /** Takes away what the test wrote; what the open session holds of its home stays. */
     @AfterEach
-    void cleanUp() {
+    void cleanUp() throws TimeoutException {
+        FxToolkit.cleanupInput(robot);
+        robot.interact(() ->
+                Window.getWindows().stream().filter(w -> w != stage).toList().forEach(Window::hide));
         Solves.watch(() -> {});
         clear(folder, p -> !p.equals(folder) && !p.getFileName().toString().endsWith(".lock"));
         assertThat(offences).as("networks solved on the interface thread").isEmpty();
@@ -195,12 +201,21 @@ abstract class WindowHarness {
     }
 
     @BeforeEach
-    void openTheDemo() {
+    void openTheDemo() throws TimeoutException {
+        FxToolkit.registerPrimaryStage();
         robot = new Hand();
+        WaitForAsyncUtils.waitForAsyncFx(TimeUnit.SECONDS.toMillis(PATIENCE), () -> {
+            begin();
+            return null;
+        });
         Worked demo = demo();
         robot.interact(() -> session.begin(demo));
         until(() -> figure().equals("1.12\u00d7"));
-        robot.clickOn("#layer-drains").clickOn("#layer-drains");
+        if (!stage.isFocused()) {
+            robot.clickOn("#layer-drains").clickOn("#layer-drains");
+        }
+        // over nothing that answers to being pointed at
+        robot.interact(() -> new Robot().mouseMove(stage.getX() + 2, stage.getY() + 2));
         focusDrawing();
     }
 

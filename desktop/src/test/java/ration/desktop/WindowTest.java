@@ -15,9 +15,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.framework.junit5.Start;
 import ration.aircraft.model.FlowSender;
 import ration.aircraft.model.Run;
 import ration.aircraft.model.Tag;
@@ -30,11 +28,6 @@ import ration.record.project.Project;
 
 /** The user's main journeys in the real window, by clicks and keys. */
 class WindowTest extends WindowHarness {
-
-    @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
-    }
 
     @Test
     void tiltToTheClimbByKeyAndSeeTheCase() {

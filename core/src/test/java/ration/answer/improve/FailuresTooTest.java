@@ -25,11 +25,6 @@ class FailuresTooTest {
 
     private static final Weights TOO = Weights.usual().withFailures(true);
 
-    /** Found once for all. */
-    private static final class Brindle {
-        static final MakeItHold FOUND = MakeItHold.of(Systems.assessed("brindle-a2"), TOO, Task.QUIET);
-    }
-
     /** What is left alone is not touched for failures either. */
     @Test
     void whatIsLeftAloneIsNotTouched() {
@@ -50,7 +45,7 @@ class FailuresTooTest {
     @Test
     void everySetToldIsWhatEveryFailureSaysOfIt() {
         Assessment a = Systems.assessed("brindle-a2");
-        MakeItHold found = Brindle.FOUND;
+        MakeItHold found = Found.in("brindle-a2", TOO);
         FaultSum was = found.failures().was();
         assertThat(was).isEqualTo(FaultSum.of(Systems.faults("brindle-a2")));
         List<Improvement> told =
@@ -78,8 +73,8 @@ class FailuresTooTest {
     /** A failure that held with a set never fails, or loses its answer, by what is done for another. */
     @Test
     void noFailureIsMadeWorse() {
-        MakeItHold plain = MakeItHold.of(Systems.assessed("brindle-a2"), Weights.usual(), Task.QUIET);
-        MakeItHold found = Brindle.FOUND;
+        MakeItHold plain = Found.in("brindle-a2", Weights.usual());
+        MakeItHold found = Found.in("brindle-a2", TOO);
         assertThat(found.sets()).hasSizeGreaterThan(plain.sets().size());
         for (Improvement i : found.sets()) {
             Optional<Improvement> base = plain.sets().stream()
@@ -105,7 +100,7 @@ class FailuresTooTest {
     void stoppedItSaysNothingOfFailures() {
         AtomicBoolean half = new AtomicBoolean();
         MakeItHold found = MakeItHold.of(
-                Systems.assessed("brindle-a2"), TOO, new Task(d -> half.compareAndSet(false, d > 0.5), half::get));
+                Systems.assessed("corrie-b1"), TOO, new Task(d -> half.compareAndSet(false, d > 0.5), half::get));
         assertThat(found.stopped()).isTrue();
         assertThat(found.failures().was().asked()).isFalse();
         assertThat(found.failures().beyond()).isEmpty();

@@ -9,11 +9,11 @@ import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import ration.Systems;
 import ration.answer.assess.Assessment;
 import ration.answer.remedy.Change;
 import ration.base.task.Task;
 import ration.record.cost.CostList;
-import ration.record.file.ProjectFile;
 import ration.record.project.Project;
 import ration.verdict.check.Finding;
 import ration.verdict.check.Verdict;
@@ -21,19 +21,11 @@ import ration.verdict.check.Verdict;
 /** Sets of changes after which nothing Fails, against every set tried the plain way. */
 class MakeItHoldTest {
 
-    private static final Assessment CORRIE = demo("corrie-b1");
+    private static final Assessment CORRIE = Systems.assessedCorrie();
 
     /** Few enough to try every set of them. */
     private static final Weights FEW = Weights.usual()
             .leaving(EnumSet.of(Change.Sort.MOUNTS, Change.Sort.TANKS, Change.Sort.HEAT, Change.Sort.FUEL));
-
-    private static Assessment demo(String name) {
-        try {
-            return Assessment.of(ProjectFile.demo(name));
-        } catch (ration.record.file.ProjectFileException e) {
-            throw new AssertionError(e);
-        }
-    }
 
     private static Set<String> fails(Assessment a) {
         return a.findings().stream()
@@ -44,7 +36,7 @@ class MakeItHoldTest {
 
     @Test
     void theFirstIsTheCheapestOfAllThatHold() {
-        MakeItHold found = MakeItHold.of(CORRIE, FEW, Task.QUIET);
+        MakeItHold found = Found.in("corrie-b1", FEW);
         List<Change> free = found.changes().stream()
                 .filter(c -> !found.always().contains(c))
                 .toList();
@@ -88,8 +80,8 @@ class MakeItHoldTest {
     @Test
     void whatIsToldIsSoOnceItIsTakenUp() {
         for (String demo : List.of("brindle-a2", "tansy-l3")) {
-            Assessment before = demo(demo);
-            MakeItHold found = MakeItHold.of(before, Weights.usual(), Task.QUIET);
+            Assessment before = Systems.assessed(demo);
+            MakeItHold found = Found.in(demo, Weights.usual());
             Set<String> beyond = found.beyond().stream().map(Finding::id).collect(Collectors.toSet());
             assertThat(found.sets()).as(demo).isNotEmpty();
             assertThat(found.sets()).isSortedAccordingTo(java.util.Comparator.comparingDouble(Improvement::counts));
@@ -104,8 +96,7 @@ class MakeItHoldTest {
 
     @Test
     void noSetHoldsAnother() {
-        List<Improvement> sets =
-                MakeItHold.of(CORRIE, Weights.usual(), Task.QUIET).sets();
+        List<Improvement> sets = Found.in("brindle-a2", Weights.usual()).sets();
         for (Improvement a : sets) {
             assertThat(sets.stream().filter(b -> b != a && b.changes().containsAll(a.changes())))
                     .isEmpty();
@@ -114,7 +105,7 @@ class MakeItHoldTest {
 
     @Test
     void noChangeOfASetIsIdle() {
-        Improvement first = MakeItHold.of(CORRIE, FEW, Task.QUIET).sets().get(0);
+        Improvement first = Found.in("corrie-b1", FEW).sets().get(0);
         for (Change c : first.changes()) {
             List<Change> without = new ArrayList<>(first.changes());
             without.remove(c);
@@ -135,7 +126,7 @@ class MakeItHoldTest {
     @Test
     void whatIsLeftAloneIsNotTouched() {
         Weights w = Weights.usual().leaving(EnumSet.of(Change.Sort.VENTS));
-        MakeItHold found = MakeItHold.of(demo("brindle-a2"), w, Task.QUIET);
+        MakeItHold found = MakeItHold.of(Systems.assessed("brindle-a2"), w, Task.QUIET);
         assertThat(found.changes()).noneMatch(c -> c.sort() == Change.Sort.VENTS);
         assertThat(found.beyond()).extracting(Finding::title).contains("Blocked vent of Hull tank");
     }
@@ -149,7 +140,7 @@ class MakeItHoldTest {
         assertThat(none.beyond()).isEqualTo(none.failing());
         List<Double> told = new ArrayList<>();
         MakeItHold.of(
-                demo("brindle-a2"),
+                Systems.assessed("brindle-a2"),
                 Weights.usual(),
                 new Task(
                         d -> {
@@ -173,13 +164,7 @@ class MakeItHoldTest {
     @Test
     void whereNothingFailsThereIsNothingToDo() {
         MakeItHold found = MakeItHold.of(
-                Assessment.of(MakeItHold.of(CORRIE, FEW, Task.QUIET)
-                        .sets()
-                        .get(0)
-                        .after()
-                        .project()),
-                FEW,
-                Task.QUIET);
+                Assessment.of(Found.in("corrie-b1", FEW).sets().get(0).after().project()), FEW, Task.QUIET);
         assertThat(found.failing()).isEmpty();
         assertThat(found.sets()).isEmpty();
     }
