@@ -13,15 +13,27 @@ import ration.base.quantity.Unit;
  * @param switching the rule for the handles
  * @param start what is in the tanks, a volume by tank id; a tank not named is full
  * @param limit most that left and right may differ, a volume
+ * @param transfers fuel pumped from tank to tank on the way
  */
-public record FlightPlan(List<Phase> phases, Switching switching, Map<String, Measured> start, Measured limit) {
+public record FlightPlan(
+        List<Phase> phases,
+        Switching switching,
+        Map<String, Measured> start,
+        Measured limit,
+        List<Transfer> transfers) {
 
     public FlightPlan {
+        transfers = List.copyOf(transfers);
         phases = List.copyOf(phases);
         start = Map.copyOf(start);
         if (!(limit.si() > 0)) {
             throw new IllegalArgumentException("Imbalance limit must be above 0.");
         }
+    }
+
+    /** Without transfers: a pump from tank to tank runs all the time. */
+    public FlightPlan(List<Phase> phases, Switching switching, Map<String, Measured> start, Measured limit) {
+        this(phases, switching, start, limit, List.of());
     }
 
     /** A switch every half hour, a portion of 5 gal, a difference of 10 gal: common practice, no source. */
@@ -66,7 +78,7 @@ public record FlightPlan(List<Phase> phases, Switching switching, Map<String, Me
     }
 
     public FlightPlan withPhases(List<Phase> other) {
-        return new FlightPlan(other, switching, start, limit);
+        return new FlightPlan(other, switching, start, limit, transfers);
     }
 
     public FlightPlan withPhase(int n, Phase other) {
@@ -76,7 +88,7 @@ public record FlightPlan(List<Phase> phases, Switching switching, Map<String, Me
     }
 
     public FlightPlan with(Switching other) {
-        return new FlightPlan(phases, other, start, limit);
+        return new FlightPlan(phases, other, start, limit, transfers);
     }
 
     public FlightPlan with(Switching.Mode mode) {
@@ -84,10 +96,14 @@ public record FlightPlan(List<Phase> phases, Switching switching, Map<String, Me
     }
 
     public FlightPlan withLimit(Measured other) {
-        return new FlightPlan(phases, switching, start, other);
+        return new FlightPlan(phases, switching, start, other, transfers);
     }
 
     public FlightPlan withStart(Map<String, Measured> other) {
-        return new FlightPlan(phases, switching, other, limit);
+        return new FlightPlan(phases, switching, other, limit, transfers);
+    }
+
+    public FlightPlan withTransfers(List<Transfer> other) {
+        return new FlightPlan(phases, switching, start, limit, other);
     }
 }

@@ -259,6 +259,18 @@ public final class Topology {
         return system.all(Pump.class).filter(p -> feeding.contains(p.id())).toList();
     }
 
+    /** Electric pumps between tanks, in layout order: none of what they move goes to the engine first. */
+    public List<Pump> transferPumps() {
+        List<Pump> feeding = feedPumps();
+        return system.all(Pump.class)
+                .filter(p -> p.drive() == Pump.Drive.ELECTRIC && !feeding.contains(p))
+                .filter(p -> upstream(p.id(), Topology::isTank).stream()
+                        .anyMatch(id -> system.item(id).filter(Topology::isTank).isPresent()))
+                .filter(p -> downstream(p.id()).stream()
+                        .anyMatch(id -> system.item(id).filter(Topology::isTank).isPresent()))
+                .toList();
+    }
+
     private static boolean isTank(Item item) {
         return item.only(Tank.class).isPresent();
     }

@@ -14,6 +14,8 @@ public record FlightEvent(double minutes, Kind kind, String about, String words)
     public enum Kind {
         PHASE("phase", false),
         SWITCH("switch", false),
+        TRANSFER("transfer", false),
+        DRY("pump runs dry", true),
         UNCOVERS("outlet uncovers", false),
         HEADER_FALLS("header falls", true),
         HEADER_LOW("header low-level light", true),

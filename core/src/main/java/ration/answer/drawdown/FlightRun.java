@@ -10,6 +10,7 @@ import java.util.Set;
 import ration.aircraft.condition.Condition;
 import ration.aircraft.condition.Contents;
 import ration.aircraft.condition.Day;
+import ration.aircraft.condition.Fault;
 import ration.aircraft.condition.Faults;
 import ration.aircraft.flight.FlightPlan;
 import ration.aircraft.flight.Phase;
@@ -17,7 +18,9 @@ import ration.aircraft.flight.Switching;
 import ration.aircraft.heat.HeatFigure;
 import ration.aircraft.model.FuelSystem;
 import ration.aircraft.model.Item;
+import ration.aircraft.model.Pump;
 import ration.aircraft.model.Tank;
+import ration.aircraft.topology.Topology;
 import ration.answer.assess.Assessment;
 import ration.answer.assess.PumpSet;
 import ration.base.geometry.Point3;
@@ -58,6 +61,7 @@ public final class FlightRun {
     private final List<FlightEvent> events = new ArrayList<>();
     private final Set<String> told = new HashSet<>();
     private Pilot pilot;
+    private Transfers transfers;
     private Drawdown drawdown;
     /** Whether the plan is given up once something is seen to be wrong. */
     private boolean replans;
@@ -258,6 +262,7 @@ public final class FlightRun {
         double total = holding.inTanks();
         pilot = new Pilot(plan, times, choices, sides, keeps(), demand, first);
         pilot.put(pilot.start(), 0, holding);
+        transfers = new Transfers(basis, plan);
         drawdown = new Drawdown(basis, holding, condition(0), ClosedAirspace.ADIABATIC);
         if (choices.size() > 1) {
             event(0, FlightEvent.Kind.SWITCH, "", pilot.now().words());
@@ -289,6 +294,7 @@ public final class FlightRun {
     private boolean step() {
         begins();
         move(t, holding);
+        transfers.at(t, holding, drawdown, (pump, words) -> event(t, FlightEvent.Kind.TRANSFER, pump, words));
         Stretch stretch = stretch(t);
         if (t >= plan.landing() - 1e-9 && landed == null) {
             landed = holding;
@@ -311,8 +317,25 @@ public final class FlightRun {
         return true;
     }
 
-    /** Tanks that give fuel under their placard, and full ones that run over; each is told once. */
+    /** Tanks that give fuel under their placard, full ones that run over, pumps that run dry; each is told once. */
     private void notes(Look look) {
+        Topology topology = Topology.of(basis.system());
+        basis.system()
+                .all(Pump.class)
+                .filter(p -> p.drive() == Pump.Drive.ELECTRIC && t < plan.landing() - 1e-9)
+                .filter(p -> !look.condition().stopped().contains(p.id()))
+                .filter(p -> !look.condition().faults().has(Fault.Kind.PUMP_DEAD, p.id())
+                        && !look.condition().faults().supplyDead(p.bus()))
+                .filter(p -> {
+                    Set<String> ports = Transfers.drawsFrom(basis.system(), topology, p.id());
+                    return !ports.isEmpty() && ports.stream().allMatch(drawdown::isBare);
+                })
+                .filter(p -> told.add("dry " + p.id()))
+                .forEach(p -> event(
+                        t,
+                        FlightEvent.Kind.DRY,
+                        p.id(),
+                        p.name() + " runs dry, " + Math.round(plan.landing() - t) + " min to landing"));
         look.givingUnderPlacard(drawdown.tolerance()).stream()
                 .filter(tank -> t < plan.landing() - 1e-9 && told.add("placard " + tank.id()))
                 .forEach(tank ->
@@ -452,16 +475,16 @@ public final class FlightRun {
         double off = p.outside()
                 .map(k -> k.si() - new Day(p.altitude().si(), 0).kelvin())
                 .orElse(assessment.project().heat().si(HeatFigure.HOT_DAY) - Day.STANDARD.kelvin());
-        return new Condition(
-                        p.attitude(),
-                        Map.of(),
-                        pilot.now().positions(),
-                        Set.of(),
-                        PumpSet.stopped(basis.system(), p),
-                        brief.fuelKelvin())
+        return new Condition(p.attitude(), Map.of(), pilot.now().positions(), Set.of(), stopped(p), brief.fuelKelvin())
                 .with(p.power())
                 .with(new Day(0, Math.max(-60, Math.min(60, off))))
                 .with(t >= fails - 1e-9 ? faults : Faults.NONE);
+    }
+
+    private Set<String> stopped(Phase p) {
+        Set<String> all = new HashSet<>(PumpSet.stopped(basis.system(), p));
+        all.addAll(transfers.standing());
+        return all;
     }
 
     private Stretch stretch(double t) {
@@ -479,7 +502,7 @@ public final class FlightRun {
                 t < times.ends() - 1e-9 ? times.begins(n + 1) : LONGEST,
                 climbs);
         double from = whole.day(t).altitudeM();
-        end = Math.min(end, pilot.next(t));
+        end = Math.min(end, Math.min(pilot.next(t), transfers.next(t)));
         end = t < fails - 1e-9 && !faults.none() ? Math.min(end, fails) : end;
         return new Stretch(whole.condition(), whole.demand(), t, end, new double[] {
             from, whole.day(end).altitudeM()
@@ -492,6 +515,7 @@ public final class FlightRun {
             all.add(new Watch(FlightEvent.Kind.STARVES, "", Look::spare));
         }
         all.add(new Watch(FlightEvent.Kind.DUE, "", pilot.margin()));
+        all.addAll(transfers.watches());
         if (sides.two() && !overLimit) {
             all.add(new Watch(
                     FlightEvent.Kind.IMBALANCE, "", l -> plan.limit().si() - Math.abs(sides.difference(l.holding()))));

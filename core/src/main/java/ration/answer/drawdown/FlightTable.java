@@ -8,6 +8,7 @@ import java.util.Locale;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import ration.aircraft.model.Tank;
+import ration.base.quantity.Quantity;
 import ration.base.quantity.Unit;
 import ration.record.project.Project;
 
@@ -68,5 +69,25 @@ public final class FlightTable {
 
     private static String figure(double value, int decimals) {
         return String.format(Locale.ROOT, "%." + decimals + "f", value);
+    }
+
+    /**
+     * Minutes from a time as it is written: 1:30 or 90.
+     *
+     * @throws IllegalArgumentException where it is none, or beyond 24 hours
+     */
+    public static double minutes(String text) {
+        String[] parts = text.strip().split(":");
+        try {
+            double m = parts.length == 2
+                    ? 60 * Integer.parseInt(parts[0].strip()) + Integer.parseInt(parts[1].strip())
+                    : Quantity.parse(text, Unit.MINUTE).si() / 60;
+            if (m >= 0 && m <= 1440) {
+                return m;
+            }
+        } catch (NumberFormatException e) {
+            // said below
+        }
+        throw new IllegalArgumentException("Enter a time as 1:30 or as minutes, up to 24 hours.");
     }
 }

@@ -35,6 +35,7 @@ import ration.physics.breathing.Vents;
 import ration.physics.flow.FlowAnswer;
 import ration.physics.flow.FlowBasis;
 import ration.physics.flow.FlowQuestion;
+import ration.physics.flow.HeldPressure;
 import ration.record.evidence.Grade;
 import ration.record.evidence.TestKind;
 import ration.record.evidence.Work;
@@ -493,8 +494,9 @@ final class PumpsOn {
                     u -> needs,
                     NOTHING,
                     measured,
-                    u -> words.in(u) + " " + String.join(", ", open)
-                            + " relieves the line: this says nothing of check valves.");
+                    u -> words.in(u) + " Through " + String.join(", ", open) + " alone half is gone in about "
+                            + UnitSystem.figure(bledSeconds(start.getAsDouble()), 1)
+                            + " s (estimate: the line gives 0.05 mL/psi), so this says nothing of check valves.");
         }
         if (t < HELD && share >= HALF) {
             return Outcome.open(u -> needs, NOTHING, measured, u -> words.in(u) + " Not long enough.");
@@ -509,6 +511,24 @@ final class PumpsOn {
                 NOTHING,
                 measured,
                 u -> words.in(u) + (then >= HALF ? "" : " A check valve leaks back, or fuel leaks out."));
+    }
+
+    /** Until half the pressure has gone through what is always open, s. */
+    private double bledSeconds(double from) {
+        double opening = system.all(Orifice.class)
+                        .mapToDouble(
+                                o -> o.dischargeCoefficient() * area(o.bore().si()))
+                        .sum()
+                + system.all(JetPump.class)
+                        .mapToDouble(
+                                j -> JetPump.NOZZLE_DISCHARGE * area(j.nozzle().si()))
+                        .sum();
+        return HeldPressure.seconds(
+                HeldPressure.GIVES, from, HALF * from, opening, basis.fuel().density(brief.fuelKelvin()));
+    }
+
+    private static double area(double bore) {
+        return Math.PI * bore * bore / 4;
     }
 
     private Outcome tank(Optional<Tank> of, Work.Sheet sheet) {

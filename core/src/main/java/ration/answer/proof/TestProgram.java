@@ -2,6 +2,7 @@ package ration.answer.proof;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -135,10 +136,15 @@ public final class TestProgram {
      * @param wanted itself
      * @param record the last that counts, or the last there is
      * @param standing of it
+     * @param waits what is asked before it and not done: as long as something is, it does not count
      * @param said its outcome; what is predicted before anything is measured
      */
     public record Proof(
-            Wanted wanted, Optional<HangarTest> record, Optional<Standing> standing, Supplier<Outcome> said) {
+            Wanted wanted,
+            Optional<HangarTest> record,
+            Optional<Standing> standing,
+            Optional<String> waits,
+            Supplier<Outcome> said) {
 
         public Outcome outcome() {
             return said.get();
@@ -146,7 +152,7 @@ public final class TestProgram {
 
         /** Whether a record counts. */
         public boolean counts() {
-            return standing.map(Standing::counts).orElse(false);
+            return waits.isEmpty() && standing.map(Standing::counts).orElse(false);
         }
 
         /** What it shows now: nothing unless a record counts. */
@@ -162,7 +168,9 @@ public final class TestProgram {
             HangarTest t = record.get();
             return switch (standing.orElseThrow().state()) {
                 case COUNTS ->
-                    "valid " + t.by().date() + ", " + outcome().verdict().word();
+                    waits.map(w -> "waits for " + w)
+                            .orElseGet(() -> "valid " + t.by().date() + ", "
+                                    + outcome().verdict().word());
                 case INTERRUPTED -> "in progress, step " + (t.progress().step() + 1);
                 case STALE -> "outdated: " + standing.get().words();
                 case STAND_IN -> "simulated, not evidence";
@@ -230,17 +238,38 @@ public final class TestProgram {
                     w,
                     record,
                     record.map(standings::get),
+                    Optional.empty(),
                     record.map(t -> byRecord.get(t.id()))
                             .orElseGet(() -> new Later<>(() -> outcomes.of(w, Optional.empty())))));
         }
         return new TestProgram(
-                all,
+                project.brief().practice().asks().assembly() ? assembledFirst(all) : all,
                 byRecord,
                 new Later<>(() -> basis.map(b -> heads(project, b, tanks)).orElse(Map.of())),
                 new Later<>(outcomes::stands),
                 outcomes::under,
                 Optional.of(known));
     }
+
+    /** Leak checks wait for the sheets of what was put together: one school, chosen on Aircraft. */
+    private static List<Proof> assembledFirst(List<Proof> all) {
+        List<Proof> missing = all.stream()
+                .filter(p -> p.wanted().kind() == TestKind.ASSEMBLY && p.verdict() != Verdict.HOLDS)
+                .toList();
+        if (missing.isEmpty()) {
+            return all;
+        }
+        String words =
+                missing.get(0).wanted().name() + (missing.size() > 1 ? ", and " + (missing.size() - 1) + " more" : "");
+        return all.stream()
+                .map(p -> LEAKS.contains(p.wanted().kind())
+                        ? new Proof(p.wanted(), p.record(), p.standing(), Optional.of(words), p.said())
+                        : p)
+                .toList();
+    }
+
+    private static final Set<TestKind> LEAKS =
+            EnumSet.of(TestKind.OVERNIGHT, TestKind.LINE_PRESSURE, TestKind.FIRST_RUN);
 
     /** The highest fuel over each joint, parked, every tank full. */
     private static Map<String, Double> heads(Project project, FlowBasis basis, Map<String, TankFigures> tanks) {
@@ -308,7 +337,7 @@ public final class TestProgram {
             }
         }
         bench(add, system);
-        assembled(add, system);
+        assembled(add, system, brief.practice().asks().assembly());
         List<Map<String, String>> positions = Topology.positions(system);
         if (!pumped) {
             for (Map<String, String> position : positions) {
@@ -382,7 +411,7 @@ public final class TestProgram {
     }
 
     /** Parts that are opened and closed, or have fasteners of their own. */
-    private static void assembled(Adding add, FuelSystem system) {
+    private static void assembled(Adding add, FuelSystem system, boolean asked) {
         Stream.of(
                         system.all(Selector.class),
                         system.all(ShutOff.class),
@@ -391,7 +420,7 @@ public final class TestProgram {
                         system.all(Pump.class),
                         system.all(Regulator.class))
                 .flatMap(s -> s)
-                .forEach(i -> add.one(TestKind.ASSEMBLY, i.id(), false, "every point good", PRACTICE));
+                .forEach(i -> add.one(TestKind.ASSEMBLY, i.id(), asked, "every point good", PRACTICE));
     }
 
     /** What is seen with the pumps on. */

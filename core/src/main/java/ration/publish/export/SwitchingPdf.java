@@ -2,6 +2,7 @@ package ration.publish.export;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import ration.aircraft.model.Tank;
 import ration.answer.drawdown.Flight;
@@ -26,6 +27,11 @@ public final class SwitchingPdf {
             List<FlightEvent> rows = new ArrayList<>(flight.switches().stream()
                     .filter(e -> e.minutes() <= flight.landing().minutes())
                     .toList());
+            flight.events().stream()
+                    .filter(e -> e.kind() == FlightEvent.Kind.TRANSFER
+                            && e.minutes() <= flight.landing().minutes())
+                    .forEach(rows::add);
+            rows.sort(Comparator.comparingDouble(FlightEvent::minutes));
             flight.events().stream()
                     .filter(e -> e.kind() == FlightEvent.Kind.LANDS)
                     .forEach(rows::add);

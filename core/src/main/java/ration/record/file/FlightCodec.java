@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import ration.aircraft.flight.FlightPlan;
 import ration.aircraft.flight.Phase;
 import ration.aircraft.flight.Switching;
+import ration.aircraft.flight.Transfer;
 import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 
@@ -63,6 +64,14 @@ final class FlightCodec {
                         w.measured(node, AT + ".start[" + e.getKey() + "]", "volume", e.getValue());
                     });
         }
+        if (!plan.transfers().isEmpty()) {
+            w.numbered(out, AT, "transfers", plan.transfers(), (t, at, node) -> {
+                node.put("pump", t.pump());
+                w.measured(node, at, "at", t.at());
+                t.lasts().ifPresent(m -> w.measured(node, at, "lasts", m));
+                t.amount().ifPresent(m -> w.measured(node, at, "amount", m));
+            });
+        }
         w.measured(out, AT, "limit", plan.limit());
         w.restore(out, AT);
     }
@@ -96,13 +105,30 @@ final class FlightCodec {
                 return s;
             });
         }
+        List<Transfer> transfers = new ArrayList<>();
+        if (in.has("transfers")) {
+            in.list("transfers", t -> {
+                try {
+                    transfers.add(new Transfer(
+                            t.text("pump"),
+                            t.measured("at", Unit.MINUTE),
+                            t.optionalMeasured("lasts", Unit.MINUTE),
+                            t.optionalMeasured("amount", Unit.GALLON)));
+                } catch (IllegalArgumentException e) {
+                    t.problem("", e.getMessage());
+                }
+                t.keepUnknown();
+                return t;
+            });
+        }
         FlightPlan usual = FlightPlan.of(phases);
         try {
             FlightPlan plan = new FlightPlan(
                     phases,
                     switching(r, in.object("switching"), usual.switching()),
                     start,
-                    in.measured("limit", Unit.GALLON));
+                    in.measured("limit", Unit.GALLON),
+                    transfers);
             in.keepUnknown();
             return plan;
         } catch (IllegalArgumentException e) {

@@ -189,7 +189,8 @@ final class ProjectReader {
                             in.flag("gustMustHold"),
                             !in.has("smearPasses") || in.flag("smearPasses"),
                             !in.has("ventSizeAsked") || in.flag("ventSizeAsked"),
-                            !in.has("fineFilterAsked") || in.flag("fineFilterAsked")));
+                            !in.has("fineFilterAsked") || in.flag("fineFilterAsked"),
+                            in.has("assemblyAsked") && in.flag("assemblyAsked")));
         } catch (IllegalArgumentException e) {
             in.problem("", e.getMessage());
         }

@@ -155,6 +155,9 @@ final class ProjectWriter {
             if (!practice.asks().fineFilter()) {
                 p.put("fineFilterAsked", false);
             }
+            if (practice.asks().assembly()) {
+                p.put("assemblyAsked", true);
+            }
             if (!practice.asks().smear()) {
                 p.put("smearPasses", false);
             }

@@ -21,11 +21,23 @@ public record Practice(Measured fouled, Measured takeOff, Measured light, Measur
 
     /**
      * Which load cases must hold; the others are computed and only reported. And whether a joint with a smear passes,
-     * with a day to look again, whether a vent's size counts beside what it costs, and whether a fine filter is asked
-     * where the engine's maker gives no figure.
+     * with a day to look again, whether a vent's size counts beside what it costs, whether a fine filter is asked where
+     * the engine's maker gives no figure, and whether a leak check counts only once the assembly sheets of all parts
+     * that are opened are done.
      */
     public record Asks(
-            boolean takeOff, boolean light, boolean gust, boolean smear, boolean ventSize, boolean fineFilter) {
+            boolean takeOff,
+            boolean light,
+            boolean gust,
+            boolean smear,
+            boolean ventSize,
+            boolean fineFilter,
+            boolean assembly) {
+
+        /** Assembly sheets are recommended. */
+        public Asks(boolean takeOff, boolean light, boolean gust, boolean smear, boolean ventSize, boolean fineFilter) {
+            this(takeOff, light, gust, smear, ventSize, fineFilter, false);
+        }
 
         /** A fine filter is asked; one school takes a strainer's screen alone: nothing fine to clog. */
         public Asks(boolean takeOff, boolean light, boolean gust, boolean smear, boolean ventSize) {
@@ -43,15 +55,19 @@ public record Practice(Measured fouled, Measured takeOff, Measured light, Measur
         }
 
         public Asks withSmear(boolean passes) {
-            return new Asks(takeOff, light, gust, passes, ventSize, fineFilter);
+            return new Asks(takeOff, light, gust, passes, ventSize, fineFilter, assembly);
         }
 
         public Asks withVentSize(boolean asked) {
-            return new Asks(takeOff, light, gust, smear, asked, fineFilter);
+            return new Asks(takeOff, light, gust, smear, asked, fineFilter, assembly);
+        }
+
+        public Asks withAssembly(boolean asked) {
+            return new Asks(takeOff, light, gust, smear, ventSize, fineFilter, asked);
         }
 
         public Asks withFineFilter(boolean asked) {
-            return new Asks(takeOff, light, gust, smear, ventSize, asked);
+            return new Asks(takeOff, light, gust, smear, ventSize, asked, assembly);
         }
     }
 

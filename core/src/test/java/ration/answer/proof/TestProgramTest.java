@@ -153,6 +153,40 @@ class TestProgramTest {
                 .isEqualTo(TestKind.DRAIN);
     }
 
+    /** One school: a leak check says nothing of parts that nobody put together by their sheet. */
+    @Test
+    void aLeakCheckWaitsForAssemblySheetsWhereThatIsChosen() {
+        Project usual = Systems.corrie();
+        assertThat(proof(usual, "overnight").counts()).isTrue();
+        ration.record.project.Practice practice = usual.brief().practice();
+        Project p = usual.with(usual.brief()
+                .withChoices(usual.brief()
+                        .choices()
+                        .with(practice.withAsks(practice.asks().withAssembly(true)))));
+        List<Wanted> sheets = TestProgram.wanted(p).stream()
+                .filter(w -> w.kind() == TestKind.ASSEMBLY)
+                .toList();
+        assertThat(sheets).hasSizeGreaterThan(1).allMatch(Wanted::asked);
+        TestProgram.Proof waits = proof(p, "overnight");
+        assertThat(waits.counts()).isFalse();
+        assertThat(waits.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(waits.state()).startsWith("waits for Assembly sheet, ");
+        assertThat(Assessment.of(p).findings())
+                .filteredOn(f -> f.check() == Check.PROOF_OVERNIGHT)
+                .extracting(Finding::verdict)
+                .containsExactly(Verdict.NOT_SHOWN);
+        for (Wanted w : sheets) {
+            assertThat(proof(p, "overnight").counts()).isFalse();
+            Work.Sheet good = w.begun();
+            for (String piece :
+                    Form.of(TestKind.ASSEMBLY).orElseThrow().pieces(p.system()).keySet()) {
+                good = good.plus(Work.Row.seen(piece, Grade.GOOD));
+            }
+            p = p.with(done(p, w, good));
+        }
+        assertThat(proof(p, "overnight").counts()).isTrue();
+    }
+
     static Stream<Project> projects() {
         return Stream.concat(
                 Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo),

@@ -442,7 +442,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 Practice::takeOff,
                 Practice::withTakeOff,
                 Practice.Asks::takeOff,
-                (a, on) -> new Practice.Asks(on, a.light(), a.gust(), a.smear(), a.ventSize(), a.fineFilter()));
+                (a, on) -> new Practice.Asks(
+                        on, a.light(), a.gust(), a.smear(), a.ventSize(), a.fineFilter(), a.assembly()));
         asked(
                 grid,
                 1,
@@ -451,7 +452,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 Practice::light,
                 Practice::withLight,
                 Practice.Asks::light,
-                (a, on) -> new Practice.Asks(a.takeOff(), on, a.gust(), a.smear(), a.ventSize(), a.fineFilter()));
+                (a, on) -> new Practice.Asks(
+                        a.takeOff(), on, a.gust(), a.smear(), a.ventSize(), a.fineFilter(), a.assembly()));
         asked(
                 grid,
                 2,
@@ -460,7 +462,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 Practice::gust,
                 Practice::withGust,
                 Practice.Asks::gust,
-                (a, on) -> new Practice.Asks(a.takeOff(), a.light(), on, a.smear(), a.ventSize(), a.fineFilter()));
+                (a, on) -> new Practice.Asks(
+                        a.takeOff(), a.light(), on, a.smear(), a.ventSize(), a.fineFilter(), a.assembly()));
         grid.addRow(
                 3,
                 Ui.label("Flow with dirty filters, × takeoff demand"),
@@ -507,6 +510,17 @@ public final class BriefPage extends ScrollPane implements Arriving {
             fine.setText(BriefWords.must(fine.isSelected()));
         });
         grid.addRow(7, Ui.label("Fine filter before the engine"), Ui.label(""), fine);
+        ToggleButton sheets = new ToggleButton();
+        sheets.setId("assembly-asked");
+        sheets.setAccessibleText("Leak checks count only once the assembly sheets are done");
+        sheets.setOnAction(e -> changePractice(
+                "Set whether assembly sheets are required",
+                p -> p.withAsks(p.asks().withAssembly(sheets.isSelected()))));
+        updates.add(() -> {
+            sheets.setSelected(brief().practice().asks().assembly());
+            sheets.setText(BriefWords.must(sheets.isSelected()));
+        });
+        grid.addRow(8, Ui.label("Assembly sheets done before a leak check counts"), Ui.label(""), sheets);
         return tile(
                 "Additional cases",
                 grid,

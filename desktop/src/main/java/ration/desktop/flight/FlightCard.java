@@ -49,6 +49,7 @@ final class FlightCard extends ColumnBox {
     private final VBox start = new ColumnBox(3);
     private final VBox phases = new ColumnBox(2);
     private final SwitchingPane switching;
+    private final TransferPane transfers;
     private final VBox rest = new ColumnBox(6);
     private final Label trouble = Ui.trouble("flight-trouble");
     private Optional<FlightVapor> vapor = Optional.empty();
@@ -62,8 +63,10 @@ final class FlightCard extends ColumnBox {
         this.session = session;
         this.print = print;
         switching = new SwitchingPane(session, this::edit, trouble::setText);
+        transfers = new TransferPane(session, this::edit, trouble::setText);
         getStyleClass().add("card-body");
-        getChildren().addAll(result, Ui.rule(), start, phases, trouble, Ui.rule(), switching, Ui.rule(), rest);
+        getChildren()
+                .addAll(result, Ui.rule(), start, phases, trouble, transfers, Ui.rule(), switching, Ui.rule(), rest);
     }
 
     void both(Optional<OnBoth> found) {
@@ -79,6 +82,7 @@ final class FlightCard extends ColumnBox {
         rest.getChildren().clear();
         plan(project);
         switching.show(project, null);
+        transfers.show(project);
     }
 
     void show(Flight f, Assessment a) {
@@ -87,6 +91,7 @@ final class FlightCard extends ColumnBox {
         start(f, a.project());
         plan(a.project());
         switching.show(a.project(), f);
+        transfers.show(a.project());
         rest(said, a);
     }
 

@@ -253,7 +253,7 @@ final class SwitchingPane extends ColumnBox {
         QuantityField<Double> field = new QuantityField<>(
                 "step-at-" + n,
                 "Time of switch " + (n + 1) + ", hours and minutes",
-                SwitchingPane::minutes,
+                FlightTable::minutes,
                 FlightTable::clock);
         field.update(step.minutes());
         field.setPrefWidth(60);
@@ -261,22 +261,6 @@ final class SwitchingPane extends ColumnBox {
                 .onValue(m -> edit.accept(
                         "Set time of a switch",
                         p -> steps(p, n, was -> new Switching.Step(Measured.of(m, Unit.MINUTE), was.positions()))));
-    }
-
-    /** 1:30 or 90. */
-    private static double minutes(String text) {
-        String[] parts = text.strip().split(":");
-        try {
-            double m = parts.length == 2
-                    ? 60 * Integer.parseInt(parts[0].strip()) + Integer.parseInt(parts[1].strip())
-                    : Quantity.parse(text, Unit.MINUTE).si() / 60;
-            if (m >= 0 && m <= 1440) {
-                return m;
-            }
-        } catch (NumberFormatException e) {
-            // said below
-        }
-        throw new IllegalArgumentException("Enter a time as 1:30 or as minutes, up to 24 hours.");
     }
 
     private ChoiceBox<String> position(Selector sel, Switching.Step step, int n) {
