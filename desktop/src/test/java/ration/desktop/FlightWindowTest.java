@@ -14,6 +14,7 @@ import ration.answer.drawdown.UsualFlight;
 import ration.desktop.session.Worked;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
+import ration.record.project.Pattern;
 import ration.verdict.check.Verdict;
 
 /** A flight planned, changed, walked along and printed, by keys in the real window. */
@@ -179,6 +180,28 @@ class FlightWindowTest extends WindowHarness {
                 .isCloseTo(ration.base.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
         assertThat(session.flight().get().at(0).tank("left"))
                 .isCloseTo(ration.base.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
+    }
+
+    /** A transfer pump is planned by keys: when, how long, how much; the flight says when it went on and off. */
+    @Test
+    void aTransferIsPlanned() {
+        robot.interact(() -> session.show(Pattern.TRANSFER.project(), null));
+        robot.clickOn("#rail-flight");
+        until(() -> everyText().contains("Transfer pump runs for the whole flight."));
+        until(() -> everyText().stream().anyMatch(t -> t.contains("Transfer pump runs dry, ")));
+        press("#transfer-add-transfer-pump");
+        until(() -> everyText().stream().anyMatch(t -> t.contains("Transfer pump off: Auxiliary tank empty")));
+        type("#transfer-amount-0", "5");
+        keys(KeyCode.ENTER);
+        until(() -> everyText().stream().anyMatch(t -> t.contains("Transfer pump off 1:")));
+        assertThat(session.project().flight().orElseThrow().transfers().get(0).amount())
+                .hasValueSatisfying(m -> assertThat(m.quantity().shown()).isEqualTo("5 gal"));
+        type("#transfer-minutes-0", "0");
+        keys(KeyCode.ENTER);
+        until(() -> label("#flight-trouble").contains("1,440 min"));
+        robot.interact(session::undo);
+        robot.interact(session::undo);
+        until(() -> everyText().contains("Transfer pump runs for the whole flight."));
     }
 
     /**

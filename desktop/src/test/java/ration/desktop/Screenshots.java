@@ -26,6 +26,9 @@ import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
+import ration.aircraft.flight.Transfer;
+import ration.answer.drawdown.UsualFlight;
+import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 import ration.desktop.control.Figure;
 import ration.desktop.frame.FileDialogs;
@@ -35,6 +38,8 @@ import ration.desktop.session.Session;
 import ration.record.file.ProjectFile;
 import ration.record.file.ProjectFileException;
 import ration.record.project.Edit;
+import ration.record.project.Pattern;
+import ration.record.project.Project;
 import ration.record.reading.Reading;
 import ration.record.reading.Setting;
 
@@ -201,6 +206,18 @@ public final class Screenshots {
             demo(s, "tansy-l3");
             fire(scene, "#rail-flight");
         });
+        SCENES.put("flight-transfer", (s, scene) -> {
+            Project p = Pattern.TRANSFER.project();
+            s.show(
+                    p.with(UsualFlight.of(p)
+                            .withTransfers(List.of(new Transfer(
+                                    "transfer-pump",
+                                    Measured.of(60, Unit.MINUTE),
+                                    Optional.empty(),
+                                    Optional.of(Measured.of(5, Unit.GALLON)))))),
+                    null);
+            fire(scene, "#rail-flight");
+        });
         SCENES.put("find", (s, scene) -> {
             demo(s, "tansy-l3");
             Setting set = new Setting(s.condition());
@@ -338,7 +355,7 @@ public final class Screenshots {
                                     || name.equals("flow-make-it-hold")
                             ? 25000
                             : name.startsWith("flow")
-                                            || name.equals("flight")
+                                            || name.startsWith("flight")
                                             || name.equals("start")
                                             || name.equals("walk")
                                     ? 6000

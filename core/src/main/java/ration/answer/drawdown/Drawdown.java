@@ -120,6 +120,15 @@ final class Drawdown {
         return basis.system().item(id).map(Item::name).orElse(id);
     }
 
+    /** An outlet in words: by its own name where a tank has several. */
+    String outlet(String port) {
+        Tank tank = tank(port.substring(0, port.indexOf('.')));
+        return tank.name() + " "
+                + (tank.outlets().size() == 1
+                        ? "outlet"
+                        : port.substring(port.indexOf('.') + 1).replace('-', ' '));
+    }
+
     /** How a stretch ended. */
     record Outcome(Look at, Optional<Watch> by) {}
 

@@ -82,8 +82,9 @@ public record Flight(
      * @param usable above the placards' unusable fuel then, or when the engine stopped before, m3
      * @param needs for the reserve, m3
      * @param reserve minutes the usable fuel lasts at the reserve's power
+     * @param waiting over the placards in tanks from which nothing is pumped any more, m3: no reserve, and not usable
      */
-    public record Landing(double minutes, double usable, double needs, double reserve) {
+    public record Landing(double minutes, double usable, double needs, double reserve, double waiting) {
 
         Verdict verdict() {
             return needs <= 0

@@ -294,7 +294,11 @@ public final class FlightRun {
     private boolean step() {
         begins();
         move(t, holding);
+        double before = overLeast(holding);
         transfers.at(t, holding, drawdown, (pump, words) -> event(t, FlightEvent.Kind.TRANSFER, pump, words));
+        if (!leastTold && needs() > 0 && before > 0 && overLeast(holding) <= 0) {
+            least(t);
+        }
         Stretch stretch = stretch(t);
         if (t >= plan.landing() - 1e-9 && landed == null) {
             landed = holding;
@@ -406,7 +410,8 @@ public final class FlightRun {
         if (landed == null) {
             landed = holding;
         }
-        double usable = new StillFed(basis, choices, stretch(Math.max(t, fails)), faults).usable(landed);
+        double waiting = faults.none() ? transfers.waiting(landed, choices) : 0;
+        double usable = new StillFed(basis, choices, stretch(Math.max(t, fails)), faults).usable(landed) - waiting;
         double rate = 60 * plan.reserveShare() * demand;
         events.sort(java.util.Comparator.comparingDouble(FlightEvent::minutes));
         return new Flight(
@@ -417,7 +422,8 @@ public final class FlightRun {
                         plan.landing(),
                         usable,
                         needs(),
-                        rate > 0 ? Math.max(0, usable) / rate : Double.POSITIVE_INFINITY),
+                        rate > 0 ? Math.max(0, usable) / rate : Double.POSITIVE_INFINITY,
+                        waiting),
                 new Flight.Balance(sides.two(), worst, worstAt, plan.limit().si()),
                 new Flight.Reached(holding.burnt(), total - placards(), holding.spilt(), t),
                 floors(),
@@ -521,9 +527,14 @@ public final class FlightRun {
                     FlightEvent.Kind.IMBALANCE, "", l -> plan.limit().si() - Math.abs(sides.difference(l.holding()))));
         }
         if (!leastTold && needs() > 0) {
-            all.add(new Watch(FlightEvent.Kind.LEAST, "", l -> l.holding().inTanks() - placards() - needs()));
+            all.add(new Watch(FlightEvent.Kind.LEAST, "", l -> overLeast(l.holding())));
         }
         return all;
+    }
+
+    /** Over what the reserve needs, m3. */
+    private double overLeast(Holding now) {
+        return now.inTanks() - placards() - needs() - transfers.waiting(now, choices);
     }
 
     private void tell(Watch w, Look at) {
@@ -531,17 +542,14 @@ public final class FlightRun {
             case UNCOVERS -> {
                 // a level that stands at an overflow covers and uncovers it again and again: that is told once
                 if (drawdown.isBare(w.about()) && told.add(w.about())) {
-                    event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " outlet uncovers");
+                    event(at.minutes(), w.kind(), w.about(), drawdown.outlet(w.about()) + " uncovers");
                 }
             }
             case IMBALANCE -> {
                 overLimit = true;
                 event(at.minutes(), w.kind(), "", "lateral imbalance at limit");
             }
-            case LEAST -> {
-                leastTold = true;
-                event(at.minutes(), w.kind(), "", "down to reserve fuel");
-            }
+            case LEAST -> least(at.minutes());
             case HEADER_FALLS -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " level falling");
             case HEADER_EMPTY -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " empty");
             case HEADER_LOW -> {
@@ -552,6 +560,11 @@ public final class FlightRun {
                 // the loop sees for itself
             }
         }
+    }
+
+    private void least(double minutes) {
+        leastTold = true;
+        event(minutes, FlightEvent.Kind.LEAST, "", "down to reserve fuel");
     }
 
     private void event(double minutes, FlightEvent.Kind kind, String about, String words) {

@@ -120,6 +120,21 @@ final class Transfers {
                 .collect(Collectors.toSet());
     }
 
+    /**
+     * Fuel over the placards in tanks from which nothing is pumped any more, m3: it is no reserve. A tank that feeds
+     * the engine itself is none of them.
+     */
+    double waiting(Holding holding, List<Choice> choices) {
+        return legs.stream()
+                .flatMap(l -> l.from.stream())
+                .distinct()
+                .filter(t -> choices.stream().noneMatch(c -> c.feeds().contains(t.id())))
+                .filter(t -> legs.stream().filter(l -> l.from.contains(t)).allMatch(l -> l.done))
+                .mapToDouble(
+                        t -> Math.max(0, holding.tank(t.id()) - t.unusable().si()))
+                .sum();
+    }
+
     /** The next time after this one at which the clock switches something, minutes. */
     double next(double t) {
         return legs.stream()

@@ -129,6 +129,7 @@ public final class FlightPicture {
         double from = 0;
         double free = LEFT;
         int n = 0;
+        List<Label> over = new ArrayList<>();
         for (Phase p : flight.plan().phases()) {
             double a = x.at(Math.min(from, x.high()));
             double b = x.at(Math.min(from + p.lasts(), x.high()));
@@ -148,12 +149,20 @@ public final class FlightPicture {
                     marks.add(label((a + b) / 2, PHASES + 12, name, false, Ink.INK, Anchor.MIDDLE));
                 } else {
                     double at = Math.max(free, Math.min((a + b - wide) / 2, x.toPx() - wide));
-                    marks.add(label(at, PHASES - 6, name, false, Ink.INK, Anchor.START));
+                    over.add(label(at, PHASES - 6, name, false, Ink.INK, Anchor.START));
                     free = at + wide + 8;
                 }
             }
             from += p.lasts();
             n++;
+        }
+        // what was pushed over the right end pushes those before it back
+        double end = x.toPx();
+        for (int i = over.size() - 1; i >= 0; i--) {
+            Label l = over.get(i);
+            double at = Math.min(l.x(), end - measure.width(l.text(), 11, false));
+            marks.add(label(at, l.y(), l.text(), false, Ink.INK, Anchor.START));
+            end = at - 8;
         }
         piece(Kind.GROUND, "", marks);
     }

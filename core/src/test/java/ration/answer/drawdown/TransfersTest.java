@@ -54,6 +54,14 @@ class TransfersTest {
         assertThat(all).extracting(FlightEvent::words).containsExactly("Transfer pump on", "Transfer pump off");
         assertThat(auxiliary(f, 60)).isCloseTo(auxiliary(f, 10), within(1e-4));
         assertThat(auxiliary(f, 60) - auxiliary(f, f.landing().minutes())).isCloseTo(5, within(1e-3));
+        // what is left behind is no reserve: nothing is pumped from there any more
+        double placard = AUXILIARY.system().tanks().stream()
+                .filter(t -> t.id().equals("auxiliary-tank"))
+                .mapToDouble(t -> t.unusable().si())
+                .sum();
+        assertThat(f.landing().waiting())
+                .isCloseTo(auxiliary(f, f.landing().minutes()) * GALLON - placard, within(1e-6));
+        assertThat(f.landing().usable()).isLessThan(1e-4);
         // it stands before and after
         assertThat(f.at(59).condition().stopped()).contains(PUMP);
         assertThat(f.at(65).condition().stopped()).doesNotContain(PUMP);

@@ -43,6 +43,7 @@ import ration.base.quantity.Measured;
 import ration.base.quantity.Unit;
 import ration.record.project.LayoutEdits;
 import ration.record.project.NewItem;
+import ration.record.project.Practice;
 import ration.record.project.Project;
 import ration.record.reading.Reading;
 import ration.record.reading.Setting;
@@ -407,5 +408,21 @@ class ProjectFileTest {
                 .hasMessageContaining("its folder does not exist")
                 .hasMessageContaining("nothing is lost");
         assertThatThrownBy(() -> ProjectFile.demo("../secret")).hasMessageContaining("No example called");
+    }
+
+    /** Every school that can be chosen is kept, alone and with every other. */
+    @Property(tries = 200)
+    void schoolsAreKept(
+            @ForAll boolean light,
+            @ForAll boolean smear,
+            @ForAll boolean vents,
+            @ForAll boolean fine,
+            @ForAll boolean assembly)
+            throws ProjectFileException {
+        Project p = Systems.corrie();
+        Practice chosen =
+                p.brief().practice().withAsks(new Practice.Asks(true, light, false, smear, vents, fine, assembly));
+        Project set = p.with(p.brief().withChoices(p.brief().choices().with(chosen)));
+        assertThat(read(ProjectFile.text(set))).isEqualTo(set);
     }
 }

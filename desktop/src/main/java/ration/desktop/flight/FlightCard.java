@@ -14,6 +14,7 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import ration.aircraft.flight.FlightPlan;
 import ration.aircraft.flight.Phase;
@@ -132,8 +133,9 @@ final class FlightCard extends ColumnBox {
         rows.setVgap(2);
         for (LandingWords.Row r : said.rows()) {
             int n = rows.getRowCount();
-            rows.addRow(
-                    n, Ui.whole(Ui.label(r.label(), "soft")), whole(r.figure(), "bold"), Ui.label(r.beside(), "soft"));
+            Label beside = Ui.wrapped(r.beside().replace(" \u00b0", "\u00a0\u00b0"), "soft");
+            GridPane.setHgrow(beside, Priority.ALWAYS);
+            rows.addRow(n, Ui.whole(Ui.label(r.label(), "soft")), whole(r.figure(), "bold"), beside);
             r.verdict().ifPresent(v -> rows.add(word(v), 3, n));
         }
         result.getChildren().add(rows);

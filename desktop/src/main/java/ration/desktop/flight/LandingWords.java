@@ -75,8 +75,8 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
                 .ifPresent(e -> all.add("At " + FlightTable.clock(e.minutes()) + " " + e.words()
                         + ", before landing: unusable fuel may not be planned on."));
         flight.firstTrouble()
-                .ifPresent(e ->
-                        all.add("At " + FlightTable.clock(e.minutes()) + " the " + e.words() + ", before landing."));
+                .ifPresent(
+                        e -> all.add("At " + FlightTable.clock(e.minutes()) + " " + e.words() + ", before landing."));
         if (!flight.trouble().isEmpty()) {
             all.add("Not shown: " + flight.trouble());
         }
@@ -142,9 +142,12 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
                 .findFirst()
                 .map(e -> " Down to reserve fuel at " + FlightTable.clock(e.minutes()) + ".")
                 .orElse("");
+        double waiting = flight.landing().waiting();
         return volume(flight.landing().usable()) + " = " + volume(total) + " \u2212 "
-                + volume(total - held - flight.landing().usable()) + " burned \u2212 " + volume(held)
-                + " unusable (placards)." + spare;
+                + volume(total - held - waiting - flight.landing().usable()) + " burned \u2212 " + volume(held)
+                + " unusable (placards)"
+                + (waiting > 0 ? " \u2212 " + volume(waiting) + " in a tank nothing is pumped from any more." : ".")
+                + spare;
     }
 
     /** Which tank would empty first with all of them open, and why. */

@@ -89,7 +89,7 @@ final class TransferPane extends ColumnBox {
                 FlightTable::minutes,
                 FlightTable::clock);
         at.update(t.begins());
-        at.setPrefWidth(56);
+        at.setPrefWidth(48);
         at.onTrouble(trouble);
         at.onValue(m -> change("Set time of a transfer", n, x -> x.withAt(Measured.of(m, Unit.MINUTE))));
         QuantityField<Optional<Quantity>> lasts = limit(
@@ -117,12 +117,12 @@ final class TransferPane extends ColumnBox {
                 "chip");
         remove.setAccessibleText("Remove transfer " + (n + 1));
         HBox box = new RowBox(
-                5,
-                Ui.label("at", "soft"),
+                4,
+                Ui.whole(Ui.label("at", "soft")),
                 at,
-                Ui.label("for", "soft"),
+                Ui.whole(Ui.label("for", "soft")),
                 lasts,
-                Ui.whole(Ui.label("min, or", "soft")),
+                Ui.whole(Ui.label("min or", "soft")),
                 amount,
                 Ui.whole(Ui.label(volume.symbol(), "soft")),
                 remove);
@@ -149,7 +149,7 @@ final class TransferPane extends ColumnBox {
                         .orElse(""));
         field.update(shownNow.map(Measured::quantity));
         field.setPromptText("\u2013");
-        field.setPrefWidth(44);
+        field.setPrefWidth(40);
         field.onTrouble(trouble);
         return field;
     }
