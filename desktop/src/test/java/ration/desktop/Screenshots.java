@@ -11,6 +11,7 @@ import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.logging.Level;
@@ -366,6 +367,7 @@ public final class Screenshots {
                 save(stage.getScene(), folder.resolve(name + ".png"));
                 Arrays.stream(new String[] {"#keys-close", "#why-close"})
                         .map(stage.getScene()::lookup)
+                        .filter(Objects::nonNull)
                         .filter(n -> n.isVisible())
                         .forEach(n -> ((Button) n).fire());
                 next(stage, session, folder, wanted);
