@@ -9,6 +9,8 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
 import java.util.stream.Stream;
 import ration.aircraft.model.Problem;
 import ration.answer.assess.Assessment;
@@ -23,7 +25,23 @@ import ration.record.project.VariantEdits;
 /** Opens what a command is given: a document, or a demo by name. */
 final class Documents {
 
+    private static volatile Ahead ahead;
+
     private Documents() {}
+
+    private record Ahead(String file, FutureTask<Project> read) {}
+
+    /**
+     * Begins to read what may be a document, beside everything else a start takes: a third of a short command was
+     * waiting for it. Nothing is said here; who opens it is told what is wrong with it.
+     */
+    static void begin(String file) {
+        FutureTask<Project> read = new FutureTask<>(() -> read(file));
+        ahead = new Ahead(file, read);
+        Thread thread = new Thread(read, "ration-read");
+        thread.setDaemon(true);
+        thread.start();
+    }
 
     /**
      * The document, or a variant of it as FILE#NAME, as if that were built; empty, with the reason printed, if it
@@ -64,14 +82,7 @@ final class Documents {
 
     private static Optional<Project> whole(String file, PrintWriter err) {
         try {
-            boolean demo = !Files.exists(Path.of(file))
-                    && (file.equals("demo")
-                            || Stream.concat(ProjectFile.demos().stream(), ProjectFile.systems().stream())
-                                    .anyMatch(d -> d.startsWith(file.toLowerCase(java.util.Locale.ROOT))));
-            return Optional.of(
-                    !demo
-                            ? ProjectFile.open(Path.of(file))
-                            : ProjectFile.demoNamed(file.equals("demo") ? ProjectFile.DEMO : file));
+            return Optional.of(begun(file));
         } catch (InvalidPathException e) {
             err.println("ration: not a file name: " + file + ".");
             return Optional.empty();
@@ -79,6 +90,31 @@ final class Documents {
             err.println("ration: " + e.fullText());
             return Optional.empty();
         }
+    }
+
+    private static Project begun(String file) throws ProjectFileException {
+        Ahead begun = ahead;
+        ahead = null;
+        if (begun != null && begun.file.equals(file)) {
+            try {
+                return begun.read.get();
+            } catch (ExecutionException e) {
+                // read again below: what is wrong with it is told from there
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
+        return read(file);
+    }
+
+    private static Project read(String file) throws ProjectFileException {
+        boolean demo = !Files.exists(Path.of(file))
+                && (file.equals("demo")
+                        || Stream.concat(ProjectFile.demos().stream(), ProjectFile.systems().stream())
+                                .anyMatch(d -> d.startsWith(file.toLowerCase(java.util.Locale.ROOT))));
+        return demo
+                ? ProjectFile.demoNamed(file.equals("demo") ? ProjectFile.DEMO : file)
+                : ProjectFile.open(Path.of(file));
     }
 
     /**

@@ -65,6 +65,9 @@ public final class Main {
     private Main() {}
 
     public static void main(String[] args) {
+        if (args.length > 1 && !args[1].startsWith("-")) {
+            Documents.begin(args[1]);
+        }
         PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
         PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);
         System.exit(run(out, err, args));
