@@ -48,6 +48,11 @@ public final class EachPulse {
         }
     }
 
+    /** What was asked for was done by somebody else meanwhile. */
+    public void done() {
+        asked = false;
+    }
+
     private void run() {
         if (!asked) {
             return;

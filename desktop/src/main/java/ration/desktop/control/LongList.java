@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import javafx.animation.AnimationTimer;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
+import ration.desktop.session.Painted;
 
 /**
  * Rows of which only the first are seen without scrolling: those are made at once, the others behind the next pictures,
@@ -18,9 +19,15 @@ public final class LongList {
     private final int first;
     private final int eachFrame;
     private Iterator<Supplier<Node>> waiting = Collections.emptyIterator();
+    /** The first rows stand on the screen before the others are made. */
+    private int unpainted;
+
     private final AnimationTimer frames = new AnimationTimer() {
         @Override
         public void handle(long now) {
+            if (unpainted-- > 0) {
+                return;
+            }
             make(eachFrame);
             if (!waiting.hasNext()) {
                 stop();
@@ -44,6 +51,7 @@ public final class LongList {
         waiting = List.copyOf(rows).iterator();
         make(first);
         if (waiting.hasNext()) {
+            unpainted = Painted.FRAMES;
             frames.start();
         }
     }

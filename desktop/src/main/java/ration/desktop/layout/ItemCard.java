@@ -66,7 +66,7 @@ final class ItemCard extends ScrollPane {
     private Map<String, Supplier<Why>> whys = Map.of();
 
     private final VBox findings = new ColumnBox(8);
-    private final LongList longFindings = new LongList(findings, 12, 4);
+    private final LongList longFindings = new LongList(findings, 8, 4);
     private QuantityField<LineSize> size;
     private final Chips more = new Chips("do-");
     private final EachPulse update = new EachPulse(this::update);

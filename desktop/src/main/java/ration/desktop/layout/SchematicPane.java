@@ -51,6 +51,12 @@ final class SchematicPane extends Pane {
     private double heldFrom;
     private SchematicView.Layers layers = SchematicView.Layers.ALL;
     private Picture picture;
+    /** Drawn once for whatever changed, or with the first layout, whichever comes first. */
+    private final EachPulse pulse = new EachPulse(() -> {
+        if (getScene() != null) {
+            redraw();
+        }
+    });
 
     /**
      * A drawing that tells what is clicked.
@@ -74,11 +80,6 @@ final class SchematicPane extends Pane {
         setClip(clip);
         widthProperty().addListener((o, was, now) -> redraw());
         heightProperty().addListener((o, was, now) -> redraw());
-        EachPulse pulse = new EachPulse(() -> {
-            if (getScene() != null) {
-                redraw();
-            }
-        });
         session.whileOpen().follow(session.shown(), pulse::ask);
         session.whileOpen().follow(session.picked(), pulse::ask);
         session.whileOpen().follow(session.units(), pulse::ask);
@@ -207,6 +208,7 @@ final class SchematicPane extends Pane {
 
     private void redraw() {
         if (getWidth() >= 50 && getHeight() >= 50) {
+            pulse.done();
             cover.guard(this::drawn);
         }
     }

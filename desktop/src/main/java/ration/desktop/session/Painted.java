@@ -6,7 +6,7 @@ import javafx.animation.AnimationTimer;
 public final class Painted {
 
     /** The first frame lays out, the second is painted when the third begins. */
-    private static final int FRAMES = 3;
+    public static final int FRAMES = 3;
 
     private Painted() {}
 

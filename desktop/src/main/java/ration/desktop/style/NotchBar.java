@@ -4,6 +4,9 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Line;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
 import ration.publish.drawing.Ink;
@@ -83,13 +86,13 @@ public final class NotchBar extends Pane {
         if (end <= 1) {
             return;
         }
-        Pane stripes = new Pane();
+        Path stripes = new Path();
         for (double x = -height; x < end; x += 4) {
-            Line stripe = new Line(x, ABOVE + height, x + height, ABOVE);
-            stripe.setStroke(Tokens.color(Ink.RUST));
-            stripe.setStrokeWidth(1.6);
-            stripes.getChildren().add(stripe);
+            stripes.getElements().addAll(new MoveTo(x, ABOVE + height), new LineTo(x + height, ABOVE));
         }
+        stripes.setStroke(Tokens.color(Ink.RUST));
+        stripes.setStrokeWidth(1.6);
+        stripes.setManaged(false);
         stripes.setClip(new Rectangle(0, ABOVE, end, height));
         Rectangle outline = new Rectangle(0.5, ABOVE + 0.5, end - 1, height - 1);
         outline.setFill(null);
