@@ -47,11 +47,6 @@ class LifeWindowTest extends WindowHarness {
         return tests.get(tests.size() - 1);
     }
 
-    private void next() {
-        robot.interact(() -> node("#test-next").requestFocus());
-        keys(KeyCode.ENTER);
-    }
-
     /** Picks the flow test of the upper tank and leads it up to the can. */
     private void flowUpToTheCan() {
         until(() -> robot.lookup("#wanted-flow-selector-upper").tryQuery().isPresent());

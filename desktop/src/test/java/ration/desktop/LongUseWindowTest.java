@@ -2,13 +2,24 @@ package ration.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.lang.management.ManagementFactory;
 import java.lang.ref.WeakReference;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestReporter;
@@ -30,6 +41,8 @@ import ration.record.project.Project;
 class LongUseWindowTest extends WindowHarness {
 
     private static final int EDITS = Integer.getInteger("ration.edits", Boolean.getBoolean("ration.deep") ? 2000 : 20);
+    /** How long readings come, s. */
+    private static final int READ_SECONDS = Integer.getInteger("ration.read", Boolean.getBoolean("ration.deep") ? 600 : 4);
     /** Edits between two documents. */
     private static final int EACH = Math.min(20, EDITS / 2);
     /** Drawings of documents, those that were closed too. */
@@ -64,6 +77,69 @@ class LongUseWindowTest extends WindowHarness {
         // a pool may be asked for the first time after the first look
         assertThat(end.threads()).as("threads").isLessThanOrEqualTo(quarter.threads() + 8);
         assertThat(end.files()).as("open files").isLessThanOrEqualTo(quarter.files() + 4);
+    }
+
+    /** Forty readings a second for four seconds in the build, for ten minutes in the long one. */
+    @Test
+    void readingsThatKeepComingLeaveNothingBehind(TestReporter reporter) throws Exception {
+        robot.interact(() -> session.openDemo("corrie-b1"));
+        robot.clickOn("#rail-hangar");
+        until(() -> robot.lookup("#wanted-run-log").tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#wanted-run-log")).fire());
+        until(() -> robot.lookup("#test-begin").tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#test-begin")).fire());
+        next();
+        next();
+        Path growing =
+                Files.writeString(folder.resolve("live.csv"), "# ration readings 1\nseconds,channel,value,unit\n");
+        answers.open = growing;
+        robot.interact(() -> ((Button) node("#live-file")).fire());
+        AtomicInteger written = new AtomicInteger();
+        ScheduledExecutorService instrument = Executors.newSingleThreadScheduledExecutor();
+        Future<?> writing = instrument.scheduleAtFixedRate(() -> write(growing, written), 0, 50, TimeUnit.MILLISECONDS);
+        try {
+            until(() -> robot.lookup("#live-use-outside").tryQuery().isPresent());
+            int begun = written.get();
+            Held quarter = null;
+            long since = System.nanoTime();
+            for (int minute = 1; minute <= 4; minute++) {
+                int wanted = begun + minute * READ_SECONDS * 20 / 4;
+                untilWithin(READ_SECONDS + 60, () -> written.get() >= wanted);
+                if (minute == 1) {
+                    quarter = held(since, 1);
+                    reporter.publishEntry("after a quarter", quarter.toString());
+                    since = System.nanoTime();
+                }
+            }
+            Held end = held(since, 3);
+            reporter.publishEntry("at the end, " + written + " times two channels", end.toString());
+            assertThat(writing.isDone()).as("the instrument stopped").isFalse();
+            assertThat(end.threads()).as("threads").isLessThanOrEqualTo(quarter.threads() + 2);
+            assertThat(end.files()).as("open files").isLessThanOrEqualTo(quarter.files() + 2);
+        } finally {
+            instrument.shutdownNow();
+            assertThat(instrument.awaitTermination(20, TimeUnit.SECONDS)).isTrue();
+        }
+    }
+
+    /** Two channels at the next twentieth of a second. */
+    private static void write(Path file, AtomicInteger written) {
+        double seconds = written.get() / 20.0;
+        try {
+            Files.writeString(
+                    file,
+                    String.format(
+                            Locale.ROOT,
+                            "%.2f,outside,%.2f,F%n%.2f,can,%.3f,gal%n",
+                            seconds,
+                            64 + Math.sin(seconds),
+                            seconds,
+                            seconds / 100),
+                    StandardOpenOption.APPEND);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        written.incrementAndGet();
     }
 
     private void step(Random random, Project[] documents, int n) {

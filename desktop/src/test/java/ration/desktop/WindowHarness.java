@@ -251,9 +251,19 @@ abstract class WindowHarness {
         robot.interact(() -> node("#schematic").requestFocus());
     }
 
+    /** The next step of the test in hand. */
+    void next() {
+        robot.interact(() -> node("#test-next").requestFocus());
+        keys(KeyCode.ENTER);
+    }
+
     void until(BooleanSupplier condition) {
+        untilWithin(PATIENCE, condition);
+    }
+
+    void untilWithin(long seconds, BooleanSupplier condition) {
         try {
-            WaitForAsyncUtils.waitFor(PATIENCE, TimeUnit.SECONDS, () -> {
+            WaitForAsyncUtils.waitFor(seconds, TimeUnit.SECONDS, () -> {
                 // whoever asks again at once keeps the window from getting there
                 Hand.settle();
                 return WaitForAsyncUtils.asyncFx(() -> holds(condition)).get();
