@@ -55,4 +55,63 @@ class GuideWindowTest extends WindowHarness {
         keys(KeyCode.ESCAPE);
         until(() -> !shown("#guide-page"));
     }
+
+    /** Followed on an empty sheet: it leads to the figure itself, and what is entered there ends it. */
+    @Test
+    void theStepsOfTheAircraftAreFinishedByFollowingThem() {
+        robot.interact(() -> session.show(Project.empty(), null));
+        keys(KeyCode.F1);
+        until(() -> shown("#guide-" + Step.DATUM.file()));
+        step(Step.DATUM);
+        led("#aircraft-name");
+        robot.write("Heron H4");
+        keys(KeyCode.TAB);
+        step(Step.DATUM);
+        robot.interact(() -> node("#guide-go").requestFocus());
+        keys(KeyCode.ENTER);
+        until(() -> everyText().contains("Add firewall"));
+        robot.clickOn("Add firewall");
+        step(Step.DATUM);
+        led("#field-firewall-station");
+        robot.write("-10 in");
+        keys(KeyCode.TAB);
+        robot.write("tape");
+        keys(KeyCode.ENTER);
+        step(Step.DATUM);
+        led("#brief-parked");
+        robot.write("11");
+        keys(KeyCode.TAB);
+        robot.write("level");
+        keys(KeyCode.ENTER);
+        until(() -> session.project().brief().envelope().parked().by().equals("level"));
+        keys(KeyCode.F1);
+        until(() -> everyText().contains("3 of 3 marks named"));
+        step(Step.ENGINE);
+        led("#brief-power");
+        robot.write("85");
+        keys(KeyCode.TAB, KeyCode.TAB);
+        robot.interact(() -> node("#brief-by-power").requestFocus());
+        robot.write("maker");
+        keys(KeyCode.ENTER);
+        until(() -> session.project().brief().power().by().equals("maker"));
+        keys(KeyCode.F1);
+        until(() -> everyText().contains("1 of 3 with a source"));
+    }
+
+    private void step(Step step) {
+        if (!shown("#guide-page")) {
+            keys(KeyCode.F1);
+        }
+        until(() -> shown("#guide-" + step.file()));
+        robot.interact(() -> node("#guide-" + step.file()).requestFocus());
+        keys(KeyCode.ENTER);
+        until(() -> everyText().contains(step.text().title()));
+    }
+
+    /** Goes where the first thing that is missing is entered. */
+    private void led(String to) {
+        robot.interact(() -> node("#guide-go").requestFocus());
+        keys(KeyCode.ENTER);
+        until(() -> node(to).isFocused());
+    }
 }

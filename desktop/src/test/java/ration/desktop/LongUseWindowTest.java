@@ -42,7 +42,8 @@ class LongUseWindowTest extends WindowHarness {
 
     private static final int EDITS = Integer.getInteger("ration.edits", Boolean.getBoolean("ration.deep") ? 2000 : 20);
     /** How long readings come, s. */
-    private static final int READ_SECONDS = Integer.getInteger("ration.read", Boolean.getBoolean("ration.deep") ? 600 : 4);
+    private static final int READ_SECONDS =
+            Integer.getInteger("ration.read", Boolean.getBoolean("ration.deep") ? 600 : 4);
     /** Edits between two documents. */
     private static final int EACH = Math.min(20, EDITS / 2);
     /** Drawings of documents, those that were closed too. */

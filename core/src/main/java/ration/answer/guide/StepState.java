@@ -45,9 +45,15 @@ public record StepState(Step step, int done, int all, String words, List<Missing
      * One thing that is missing.
      *
      * @param why it is wanted, in a few words
-     * @param about id of the item, or key of the test; empty where it is neither
+     * @param about id of the item, key of the test, or which figure of the aircraft; empty where it is none
+     * @param figure key of the item's figure; empty where it is no single one
      */
-    public record Missing(String what, String why, Where where, String about) {}
+    public record Missing(String what, String why, Where where, String about, String figure) {
+
+        Missing(String what, String why, Where where, String about) {
+            this(what, why, where, about, "");
+        }
+    }
 
     public StepState {
         missing = List.copyOf(missing);
@@ -100,13 +106,16 @@ public record StepState(Step step, int done, int all, String words, List<Missing
     private static StepState datum(Project p) {
         List<Missing> missing = new ArrayList<>();
         if (p.name().isBlank() || p.equals(Project.empty())) {
-            missing.add(new Missing("Name of the aircraft", "it stands on every paper", Where.AIRCRAFT, ""));
+            missing.add(new Missing("Name of the aircraft", "it stands on every paper", Where.AIRCRAFT, "name"));
         }
-        if (p.system().firewall().isEmpty()) {
-            missing.add(new Missing("Firewall", "zones, heat and fire begin there", Where.LAYOUT, ""));
+        if (p.system().firewall().map(w -> guessed(w.station())).orElse(true)) {
+            String engine = p.system().inlet().map(Item::id).orElse(""); // its card has the wall
+            missing.add(new Missing(
+                    "Firewall", "zones, heat and fire begin there", Where.LAYOUT, engine, "firewall.station"));
         }
         if (guessed(p.brief().envelope().parked())) {
-            missing.add(new Missing("Parked attitude", "filling, draining, sampling happen in it", Where.AIRCRAFT, ""));
+            missing.add(new Missing(
+                    "Parked attitude", "filling, draining, sampling happen in it", Where.AIRCRAFT, "parked"));
         }
         return of(Step.DATUM, 3, "marks named", missing);
     }
@@ -145,7 +154,7 @@ public record StepState(Step step, int done, int all, String words, List<Missing
                 if (which.test(f)) {
                     all++;
                     if (guessed(f.get().apply(item))) {
-                        missing.add(new Missing(item.name() + ", " + f.label(), why, where, item.id()));
+                        missing.add(new Missing(item.name() + ", " + f.label(), why, where, item.id(), f.key()));
                     }
                 }
             }
@@ -172,10 +181,10 @@ public record StepState(Step step, int done, int all, String words, List<Missing
         List<Missing> missing = new ArrayList<>();
         Brief b = p.brief();
         if (guessed(b.power())) {
-            missing.add(new Missing("Takeoff power", "it sets the demand", Where.AIRCRAFT, ""));
+            missing.add(new Missing("Takeoff power", "it sets the demand", Where.AIRCRAFT, "power"));
         }
         if (guessed(b.consumption())) {
-            missing.add(new Missing("Specific consumption", "it sets the demand", Where.AIRCRAFT, ""));
+            missing.add(new Missing("Specific consumption", "it sets the demand", Where.AIRCRAFT, "consumption"));
         }
         Optional<EngineInlet> inlet = p.system().inlet();
         if (inlet.map(i -> guessed(i.minimumPressure())).orElse(true)) {
@@ -183,7 +192,8 @@ public record StepState(Step step, int done, int all, String words, List<Missing
                     "Minimum inlet pressure",
                     "the flow margin is held against it",
                     Where.LAYOUT,
-                    inlet.map(Item::id).orElse("")));
+                    inlet.map(Item::id).orElse(""),
+                    "minimumPressure"));
         }
         return of(Step.ENGINE, 3, "with a source", missing);
     }
@@ -191,15 +201,15 @@ public record StepState(Step step, int done, int all, String words, List<Missing
     private static StepState attitudes(Brief b) {
         Brief.Envelope e = b.envelope();
         List<Missing> missing = new ArrayList<>();
-        angle(missing, e.climb(), "Climb pitch", "fuel leaves the outlet nose-up");
-        angle(missing, e.glide(), "Glide pitch", "fuel runs forward nose-down");
-        angle(missing, e.slip(), "Slip", "fuel leans to a side");
+        angle(missing, "climb", e.climb(), "Climb pitch", "fuel leaves the outlet nose-up");
+        angle(missing, "glide", e.glide(), "Glide pitch", "fuel runs forward nose-down");
+        angle(missing, "slip", e.slip(), "Slip", "fuel leans to a side");
         return of(Step.ATTITUDES, 3, "measured", missing);
     }
 
-    private static void angle(List<Missing> missing, Measured m, String what, String why) {
+    private static void angle(List<Missing> missing, String about, Measured m, String what, String why) {
         if (guessed(m)) {
-            missing.add(new Missing(what, why, Where.AIRCRAFT, ""));
+            missing.add(new Missing(what, why, Where.AIRCRAFT, about));
         }
     }
 

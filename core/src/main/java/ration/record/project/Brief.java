@@ -282,6 +282,16 @@ public record Brief(
                 engine, delivery, power, consumption.said(q), envelope, fuel, fuelTemperature, lowFuel, choices);
     }
 
+    /** With who said it. */
+    public Brief withPower(Measured m) {
+        return new Brief(engine, delivery, m, consumption, envelope, fuel, fuelTemperature, lowFuel, choices);
+    }
+
+    /** With who said it. */
+    public Brief withConsumption(Measured m) {
+        return new Brief(engine, delivery, power, m, envelope, fuel, fuelTemperature, lowFuel, choices);
+    }
+
     public Brief withEnvelope(Envelope other) {
         return new Brief(engine, delivery, power, consumption, other, fuel, fuelTemperature, lowFuel, choices);
     }

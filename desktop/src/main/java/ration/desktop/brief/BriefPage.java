@@ -1,9 +1,12 @@
 package ration.desktop.brief;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
@@ -30,6 +33,7 @@ import ration.desktop.control.Arriving;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Cover;
 import ration.desktop.control.EachPulse;
+import ration.desktop.control.Methods;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Silhouette;
@@ -48,6 +52,9 @@ public final class BriefPage extends ScrollPane implements Arriving {
 
     private final Session session;
     private final List<Runnable> updates = new ArrayList<>();
+    /** What somebody may be led to, by its key. */
+    private final Map<String, TextField> figures = new HashMap<>();
+
     private final Label trouble = Ui.trouble("brief-trouble");
 
     public BriefPage(Session session) {
@@ -126,6 +133,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 .onTrouble(trouble::setText)
                 .onValue(t -> session.apply(Edit.of("Name the aircraft", p -> p.withName(t))));
         updates.add(() -> name.update(session.shown().get().project().name()));
+        figures.put("name", name);
         QuantityField<String> engine = new QuantityField<String>("engine-name", "Engine", String::strip, t -> t)
                 .onValue(t -> change("Name the engine", b -> b.withEngine(t)));
         updates.add(() -> engine.update(brief().engine()));
@@ -180,9 +188,9 @@ public final class BriefPage extends ScrollPane implements Arriving {
         needed.setId("needed");
         HBox sum = new RowBox(
                 8,
-                column(power, "takeoff power"),
+                column(power, "takeoff power", by("power", "takeoff power", Brief::power, Brief::withPower)),
                 sign("\u00d7"),
-                column(consumption, "BSFC"),
+                column(consumption, "BSFC", by("consumption", "BSFC", Brief::consumption, Brief::withConsumption)),
                 sign("\u00f7"),
                 column(weight, "fuel weight, standard day"),
                 sign("="),
@@ -230,6 +238,13 @@ public final class BriefPage extends ScrollPane implements Arriving {
         return row;
     }
 
+    private static VBox column(Node node, String under, TextField by) {
+        by.setAlignment(Pos.CENTER);
+        VBox box = column(node, under);
+        box.getChildren().add(by);
+        return box;
+    }
+
     private static VBox column(Node node, String under) {
         if (node instanceof TextField) {
             node.getStyleClass().add("sum-field");
@@ -264,8 +279,29 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 .onTrouble(trouble::setText)
                 .onValue(q -> change("Set " + words.toLowerCase(java.util.Locale.ROOT), b -> set.set(b, q)));
         updates.add(() -> field.update(get.apply(brief()).quantity()));
+        figures.put(id, field);
         field.setPrefWidth(90);
         return field;
+    }
+
+    /** How a figure came about, under it or beside it; Down lists the ways. */
+    private TextField by(
+            String id, String words, Function<Brief, Measured> get, BiFunction<Brief, Measured, Brief> set) {
+        Consumer<String> say = by -> change(
+                "Set how " + words.toLowerCase(java.util.Locale.ROOT) + " was found",
+                b -> set.apply(b, new Measured(get.apply(b).quantity(), by)));
+        QuantityField<String> how = new QuantityField<String>(
+                        "brief-by-" + id, "How " + words + " was found", String::strip, t -> t)
+                .onValue(say);
+        how.setPromptText("by");
+        how.setPrefWidth(82);
+        how.getStyleClass().addAll("card-field", "left-field", "soft");
+        Methods.on(how, say);
+        updates.add(() -> {
+            how.update(get.apply(brief()).by());
+            Methods.tell(how, get.apply(brief()));
+        });
+        return how;
     }
 
     // envelope
@@ -348,7 +384,15 @@ public final class BriefPage extends ScrollPane implements Arriving {
         } else if (behind) {
             Ui.term(Term.TILT, title);
         }
-        VBox words = new ColumnBox(3, title, field, Ui.wrapped(hint, "soft"));
+        HBox figure = new RowBox(
+                2,
+                field,
+                by(
+                        id,
+                        name + " angle",
+                        b -> get.apply(b.envelope()),
+                        (b, m) -> b.withEnvelope(set.set(b.envelope(), m))));
+        VBox words = new ColumnBox(3, title, figure, Ui.wrapped(hint, "soft"));
         HBox box = new RowBox(10, stand, words);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
@@ -608,6 +652,16 @@ public final class BriefPage extends ScrollPane implements Arriving {
                         "soft"));
         box.getStyleClass().add("caution");
         return box;
+    }
+
+    /** Puts the writing mark in a figure, where there is one of that key. */
+    public void pick(String key) {
+        TextField field = figures.get(key);
+        if (field != null) {
+            applyCss(); // shown for the first time, what scrolls is not in the window yet
+            field.requestFocus();
+            field.selectAll();
+        }
     }
 
     @Override

@@ -371,8 +371,14 @@ public final class MainWindow {
 
     private void showMissing(StepState.Missing m) {
         switch (m.where()) {
-            case AIRCRAFT -> go(Page.BRIEF);
-            case LAYOUT -> showItem(m.about());
+            case AIRCRAFT -> {
+                go(Page.BRIEF);
+                pages.brief().pick(m.about());
+            }
+            case LAYOUT -> {
+                showItem(m.about());
+                pages.layout().focus(m.figure());
+            }
             case LINES -> {
                 session.picked().set(m.about());
                 go(Page.RUNS);

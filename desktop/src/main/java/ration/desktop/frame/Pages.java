@@ -66,6 +66,7 @@ final class Pages {
 
     private final ConditionsBar conditions;
     private final LayoutPage layout;
+    private final Supplier<BriefPage> brief;
     private final Supplier<TanksPage> tanks;
     private final Supplier<VaporPage> vapor;
     private final Supplier<HangarPage> hangar;
@@ -81,7 +82,8 @@ final class Pages {
         vapor = once(() -> new VaporPage(session, item, exports));
         guide = once(() -> new GuidePage(session, window::missing, window::walk, window::back, exports::guide));
         walk = once(() -> new WalkPage(session, window::back));
-        all.put(Page.BRIEF, once(() -> new BriefPage(session)));
+        brief = once(() -> new BriefPage(session));
+        all.put(Page.BRIEF, brief);
         all.put(Page.LAYOUT, () -> layout);
         all.put(Page.RUNS, once(() -> new RunsPage(session, exports)));
         all.put(Page.FLOW, once(() -> {
@@ -119,6 +121,10 @@ final class Pages {
 
     TanksPage tanks() {
         return tanks.get();
+    }
+
+    BriefPage brief() {
+        return brief.get();
     }
 
     HangarPage hangar() {

@@ -37,6 +37,7 @@ import ration.desktop.control.EachPulse;
 import ration.desktop.control.Figure;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.LongList;
+import ration.desktop.control.Methods;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
@@ -101,6 +102,16 @@ final class ItemCard extends ScrollPane {
             size.requestFocus();
         } else {
             figures.values().stream().findFirst().ifPresent(Node::requestFocus);
+        }
+    }
+
+    /** Puts the writing mark in one figure, where the card has it. */
+    void focus(String key) {
+        QuantityField<Quantity> field = figures.get(key);
+        if (field != null) {
+            applyCss();
+            field.requestFocus();
+            field.selectAll();
         }
     }
 
@@ -243,7 +254,8 @@ final class ItemCard extends ScrollPane {
                 .onValue(b -> set(field, m -> new Measured(m.quantity(), b)));
         how.update(field.value().by());
         how.getStyleClass().addAll("card-field", "soft");
-        Methods.on(how, field.value(), by -> set(field, m -> new Measured(m.quantity(), by)));
+        Methods.on(how, by -> set(field, m -> new Measured(m.quantity(), by)));
+        Methods.tell(how, field.value());
         return how;
     }
 

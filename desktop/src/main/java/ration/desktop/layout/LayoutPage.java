@@ -332,6 +332,11 @@ public final class LayoutPage extends BorderPane implements Arriving {
         };
     }
 
+    /** Puts the writing mark in a figure of the picked item, by its key. */
+    public void focus(String key) {
+        card.focus(key);
+    }
+
     private void to(Optional<String> id) {
         id.ifPresent(session.picked()::set);
     }

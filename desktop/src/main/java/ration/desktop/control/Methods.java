@@ -1,4 +1,4 @@
-package ration.desktop.layout;
+package ration.desktop.control;
 
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -17,12 +17,12 @@ import ration.base.quantity.Method;
 /**
  * The ways a figure may have come about, beside the field that says it: each with how far the figure may be off then.
  */
-final class Methods {
+public final class Methods {
 
     private Methods() {}
 
     /** Down, or a right click, lists them; a word that is none of them is said to count as an estimate. */
-    static void on(TextField field, Measured now, Consumer<String> chosen) {
+    public static void on(TextField field, Consumer<String> chosen) {
         ContextMenu menu = new ContextMenu();
         Arrays.stream(Method.values())
                 .filter(m -> m != Method.ASSUMED && m != Method.FIT)
@@ -40,6 +40,10 @@ final class Methods {
                 e.consume();
             }
         });
+    }
+
+    /** Says under the pointer how far the figure may be off as it came about. */
+    public static void tell(TextField field, Measured now) {
         Method as = Method.of(now);
         boolean unknown = as.guessed()
                 && !now.by().isBlank()
