@@ -3,6 +3,7 @@ package ration.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -103,6 +104,34 @@ class NothingCutWindowTest extends WindowHarness {
         assertThat(all).isEmpty();
     }
 
+    /** An empty sheet's too. */
+    @ParameterizedTest
+    @MethodSource("demos")
+    void theCardOfEveryItemFitsBesideTheDrawing(String demo) throws Exception {
+        List<String> all = new ArrayList<>();
+        for (Project p : List.of(ProjectFile.demo(demo), Project.empty())) {
+            robot.interact(() -> session.show(p, null));
+            robot.interact(() -> ((ButtonBase) node("#rail-layout")).fire());
+            for (Item item : p.system().items()) {
+                robot.interact(() -> session.picked().set(item.id()));
+                robot.interact(() -> {
+                    ScrollPane card = (ScrollPane) node("#card");
+                    card.getScene().getRoot().applyCss();
+                    card.getScene().getRoot().layout();
+                    double over = card.getContent().getLayoutBounds().getWidth()
+                            - card.getViewportBounds().getWidth();
+                    if (over > 0.5) {
+                        all.add(item.name() + " by " + Math.round(over) + " px: " + widest((Parent) card.getContent()));
+                    }
+                    Set<String> cut = new LinkedHashSet<>();
+                    cut(card.getContent(), cut);
+                    cut.forEach(c -> all.add(item.name() + ": " + c));
+                });
+            }
+        }
+        assertThat(all).isEmpty();
+    }
+
     /** At every size of the text nothing is cut either; what takes the focus is scrolled to. */
     @Test
     void largerTextCutsNothing() {
@@ -134,6 +163,17 @@ class NothingCutWindowTest extends WindowHarness {
 
     private void cutNow(String where, List<String> all) {
         robot.interact(() -> cutHere(where, all));
+    }
+
+    /** What takes most room, and what of it. */
+    private static String widest(Parent p) {
+        return p.getChildrenUnmodifiable().stream()
+                .max(Comparator.comparingDouble(n -> n.minWidth(-1)))
+                .map(n -> n.getClass().getSimpleName() + " " + n.minWidth(-1) + " " + n.getId()
+                        + (n instanceof Labeled l
+                                ? " \"" + l.getText() + "\""
+                                : n instanceof Parent q ? " > " + widest(q) : ""))
+                .orElse("");
     }
 
     private void cutHere(String where, List<String> all) {

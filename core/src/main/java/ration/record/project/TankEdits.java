@@ -266,16 +266,12 @@ final class TankEdits {
             if (o.edge() == Outlet.Edge.UNSAID) {
                 for (Outlet.Edge e : Outlet.Edge.values()) {
                     if (e != Outlet.Edge.UNSAID) {
-                        outlet(
-                                of + " measured at: " + e.label().toLowerCase(java.util.Locale.ROOT),
-                                tank,
-                                i,
-                                x -> x.with(e));
+                        outlet(of + " at: " + e.label().toLowerCase(java.util.Locale.ROOT), tank, i, x -> x.with(e));
                     }
                 }
             } else {
                 outlet(
-                        of + " not measured at: " + o.edge().label().toLowerCase(java.util.Locale.ROOT),
+                        of + " not at: " + o.edge().label().toLowerCase(java.util.Locale.ROOT),
                         tank,
                         i,
                         x -> x.with(Outlet.Edge.UNSAID));

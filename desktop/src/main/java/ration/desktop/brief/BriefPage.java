@@ -15,7 +15,6 @@ import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -36,6 +35,7 @@ import ration.desktop.control.EachPulse;
 import ration.desktop.control.Methods;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Silhouette;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -48,7 +48,7 @@ import ration.verdict.standard.Standard;
 import ration.verdict.words.Term;
 
 /** The job: what the engine takes, the attitudes flown, the fuel, and what all is judged by. */
-public final class BriefPage extends ScrollPane implements Arriving {
+public final class BriefPage extends Scroll implements Arriving {
 
     private final Session session;
     private final List<Runnable> updates = new ArrayList<>();

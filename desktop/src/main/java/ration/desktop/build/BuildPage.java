@@ -29,6 +29,7 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.PicturePane;
@@ -67,7 +68,7 @@ public final class BuildPage extends LivePage {
     private final ToggleButton timeline = new ToggleButton("Along time");
     private final PicturePane picture =
             new PicturePane("build-picture", (w, h) -> BuildPicture.draw(plan(), Tokens.measure(), w, h), this::picked);
-    private final ScrollPane scroll = new ScrollPane(rows);
+    private final ScrollPane scroll = new Scroll(rows);
     private State shown = State.TODAY;
     private boolean drawn;
     private boolean chosen;

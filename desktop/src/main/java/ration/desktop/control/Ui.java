@@ -157,7 +157,7 @@ public final class Ui {
 
     /** The same, narrower in a small window. */
     public static ScrollPane side(Node card, double width, double small) {
-        ScrollPane side = new ScrollPane(card);
+        ScrollPane side = new Scroll(card);
         side.setFitToWidth(true);
         side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         side.getStyleClass().add("card");

@@ -27,6 +27,7 @@ import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.KnownFailures.Singles;
 import ration.desktop.session.LongWork;
@@ -119,7 +120,7 @@ public final class FaultsPage extends LivePage {
         HBox titles = cells("Failure", "Flow left", "", "Low flow in", "Indication", "Pilot action", "");
         titles.getChildren().forEach(n -> n.getStyleClass().add("soft"));
         titles.setPadding(new javafx.geometry.Insets(0, 24, 4, 24));
-        ScrollPane scroll = new ScrollPane(rows);
+        ScrollPane scroll = new Scroll(rows);
         scroll.setFitToWidth(true);
         scroll.setMinWidth(0);
         scroll.setFocusTraversable(false);

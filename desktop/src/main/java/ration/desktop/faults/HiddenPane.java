@@ -30,6 +30,7 @@ import ration.base.quantity.UnitSystem;
 import ration.base.task.Task;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -87,7 +88,7 @@ final class HiddenPane extends BorderPane {
         top.setPadding(new Insets(8, 16, 0, 16));
         top.setMinWidth(0);
         setTop(top);
-        ScrollPane scroll = new ScrollPane(rows);
+        ScrollPane scroll = new Scroll(rows);
         scroll.setFitToWidth(true);
         scroll.setMinWidth(0);
         scroll.setFocusTraversable(false);

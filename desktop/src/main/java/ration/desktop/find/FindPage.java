@@ -25,6 +25,7 @@ import ration.answer.find.Search;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -103,7 +104,7 @@ public final class FindPage extends LivePage {
         HBox result = new RowBox(10, suspects, words);
         result.setAlignment(Pos.BASELINE_LEFT);
         result.setPadding(new Insets(8, 16, 4, 16));
-        ScrollPane scroll = new ScrollPane(table);
+        ScrollPane scroll = new Scroll(table);
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
         scroll.setMinWidth(0);

@@ -22,6 +22,7 @@ import ration.aircraft.model.FuelSystem;
 import ration.answer.find.Explanation;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.record.reading.Reading;
@@ -84,7 +85,7 @@ final class ReadingLog extends ColumnBox {
         error.setOnKeyPressed(value.getOnKeyPressed());
         HBox line = new RowBox(6, place, what, value, Ui.label("\u00b1", "soft"), error, add);
         line.setAlignment(Pos.CENTER_LEFT);
-        ScrollPane scroll = new ScrollPane(rows);
+        ScrollPane scroll = new Scroll(rows);
         scroll.setFitToWidth(true);
         scroll.setPrefHeight(92);
         scroll.setMinHeight(60);

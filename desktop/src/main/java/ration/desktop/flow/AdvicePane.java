@@ -16,6 +16,7 @@ import ration.answer.remedy.Remedies;
 import ration.answer.remedy.Remedy;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -53,7 +54,7 @@ final class AdvicePane extends ColumnBox {
         }
         again.setVisible(false);
         again.managedProperty().bind(again.visibleProperty());
-        ScrollPane scroll = new ScrollPane(rows);
+        ScrollPane scroll = new Scroll(rows);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);

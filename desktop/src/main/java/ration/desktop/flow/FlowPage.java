@@ -25,6 +25,7 @@ import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -150,7 +151,7 @@ public final class FlowPage extends LivePage {
     }
 
     private VBox left() {
-        ScrollPane scroll = new ScrollPane(matrix);
+        ScrollPane scroll = new Scroll(matrix);
         scroll.setFitToHeight(true);
         scroll.setMinHeight(150);
         scroll.setFocusTraversable(false);

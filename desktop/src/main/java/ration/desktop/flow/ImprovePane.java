@@ -37,6 +37,7 @@ import ration.base.task.Task;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -132,7 +133,7 @@ final class ImprovePane extends ColumnBox {
         stop.managedProperty().bind(stop.visibleProperty());
         again.visibleProperty().bind(work.running().not());
         again.managedProperty().bind(again.visibleProperty());
-        ScrollPane scroll = new ScrollPane(rows);
+        ScrollPane scroll = new Scroll(rows);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);

@@ -37,6 +37,7 @@ import ration.base.quantity.Measured;
 import ration.base.quantity.Quantity;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -115,7 +116,7 @@ final class MeasurePane extends ColumnBox {
             n.managedProperty().bind(work.running());
         }
         which.getChildren().addAll(Ui.spring(), bar, stop, print);
-        ScrollPane scroll = new ScrollPane(rows);
+        ScrollPane scroll = new Scroll(rows);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);

@@ -24,6 +24,7 @@ import ration.answer.ask.WhichPump;
 import ration.answer.assess.Assessment;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -89,7 +90,7 @@ final class PumpPane extends BorderPane {
         HBox head = new RowBox(8, pump, open);
         head.setAlignment(Pos.CENTER_LEFT);
         rows.addEventFilter(KeyEvent.KEY_PRESSED, e -> Ui.walk(rows, e));
-        ScrollPane list = new ScrollPane(rows);
+        ScrollPane list = new Scroll(rows);
         list.setFitToWidth(true);
         list.setFocusTraversable(false);
         ProgressBar bar = new ProgressBar();

@@ -9,6 +9,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.desktop.control.ColumnBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.verdict.words.Term;
 
@@ -19,7 +20,7 @@ final class TermsCard extends StackPane {
     private static final double MOST_HEIGHT = 560;
 
     private final VBox body = new ColumnBox(10);
-    private final ScrollPane scroll = new ScrollPane(body);
+    private final ScrollPane scroll = new Scroll(body);
 
     TermsCard(Runnable close) {
         setId("terms-card");

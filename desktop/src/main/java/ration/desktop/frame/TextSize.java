@@ -5,6 +5,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Region;
 import javafx.scene.transform.Scale;
+import ration.desktop.control.Scroll;
 import ration.desktop.session.Home;
 import ration.desktop.style.Tokens;
 
@@ -81,7 +82,7 @@ final class TextSize {
             // a scene lets its root go only for another one
             scene.setRoot(new Region());
             Grown grown = new Grown(root, size / 100.0);
-            ScrollPane scroll = new ScrollPane(grown);
+            ScrollPane scroll = new Scroll(grown);
             scroll.setId("text-size");
             scroll.setFitToWidth(true);
             scroll.setFitToHeight(true);

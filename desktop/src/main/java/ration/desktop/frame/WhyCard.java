@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.verdict.why.Why;
@@ -37,7 +38,7 @@ final class WhyCard extends StackPane {
         setId("why-card");
         Button close = Ui.button("Close", "why-close", this::hide);
         HBox foot = new RowBox(6, back, Ui.spring(), close);
-        ScrollPane scroll = new ScrollPane(body);
+        ScrollPane scroll = new Scroll(body);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.getStyleClass().add("plain-scroll");

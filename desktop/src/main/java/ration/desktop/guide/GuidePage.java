@@ -31,6 +31,7 @@ import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -120,7 +121,7 @@ public final class GuidePage extends LivePage {
         VBox body = new ColumnBox(10, over, text, term, picture, pictured);
         body.setPadding(new Insets(12, 20, 8, 20));
         body.setMinWidth(0);
-        ScrollPane scroll = new ScrollPane(body);
+        ScrollPane scroll = new Scroll(body);
         scroll.setFitToWidth(true);
         scroll.setFitToHeight(true);
         scroll.setMinWidth(0);

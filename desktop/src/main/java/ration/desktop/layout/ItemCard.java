@@ -9,7 +9,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
@@ -18,6 +17,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
 import ration.aircraft.model.EngineInlet;
 import ration.aircraft.model.Fitting;
 import ration.aircraft.model.FuelSystem;
@@ -40,6 +40,7 @@ import ration.desktop.control.LongList;
 import ration.desktop.control.Methods;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.PictureNodes;
@@ -56,7 +57,10 @@ import ration.verdict.words.Term;
  * The picked item: what was measured, edited in place; what is computed now; what the checks say. With nothing picked,
  * the case looked at: its figures, where the head goes, and all findings.
  */
-final class ItemCard extends ScrollPane {
+final class ItemCard extends Scroll {
+
+    /** A label and its figure that are longer together stand one under the other, letters. */
+    private static final int ONE_ROW = 34;
 
     private final Session session;
     private final VBox body = new ColumnBox(8);
@@ -162,13 +166,13 @@ final class ItemCard extends ScrollPane {
             row = runRows(run.get(), measured);
         }
         for (ItemFigures.Figure field : fields(item)) {
-            measured.addRow(row++, Ui.whole(named(field)), figure(item, field), by(item, field));
+            measured.addRow(row++, named(field), figure(item, field), by(item, field));
         }
         body.getChildren().setAll(header(item), Ui.rule(), heading("Measured", "by"), measured, trouble);
         run.ifPresent(r -> body.getChildren().addAll(sizes(), fittings()));
         item.only(Selector.class).ifPresent(selector -> body.getChildren().add(positions(selector)));
         body.getChildren().add(more);
-        HBox actions = new RowBox(8);
+        FlowPane actions = new FlowPane(8, 4);
         if (item.only(EngineInlet.class).isEmpty()) {
             actions.getChildren()
                     .addAll(
@@ -182,7 +186,7 @@ final class ItemCard extends ScrollPane {
     }
 
     private static Label named(ItemFigures.Figure field) {
-        Label label = Ui.label(field.label());
+        Label label = Ui.wrapped(field.label());
         return Term.ofField(field.key()).map(t -> Ui.term(t, label)).orElse(label);
     }
 
@@ -205,7 +209,7 @@ final class ItemCard extends ScrollPane {
         Label name = Ui.label(title, "group-title");
         name.setMinWidth(Region.USE_PREF_SIZE);
         Label said = Ui.wrapped(right, "soft");
-        said.setTextAlignment(javafx.scene.text.TextAlignment.RIGHT);
+        said.setTextAlignment(TextAlignment.RIGHT);
         HBox box = new RowBox(8, Ui.whole(name), Ui.spring(), said);
         box.setAlignment(Pos.BASELINE_LEFT);
         return box;
@@ -422,7 +426,16 @@ final class ItemCard extends ScrollPane {
         Figure value = new Figure(
                         "now-" + label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'), "figure")
                 .show(figure, Optional.ofNullable(whys.get(label)));
-        now.getChildren().add(new RowBox(Ui.label(label), Ui.spring(), value));
+        if (label.length() + figure.length() <= ONE_ROW) {
+            now.getChildren().add(new RowBox(Ui.label(label), Ui.spring(), value));
+            return;
+        }
+        value.setWrapText(true);
+        value.setMinHeight(Region.USE_PREF_SIZE);
+        value.setMaxWidth(Double.MAX_VALUE);
+        value.setAlignment(Pos.CENTER_RIGHT);
+        value.setTextAlignment(TextAlignment.RIGHT);
+        now.getChildren().add(new ColumnBox(Ui.wrapped(label), value));
     }
 
     private void showFindings(List<Finding> list, boolean links) {

@@ -19,6 +19,7 @@ import ration.answer.assess.Assessment;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Steady;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
@@ -54,7 +55,7 @@ final class LeaksPane extends BorderPane {
         weep.setId("leak-weep");
         rows.setPadding(new Insets(0, 12, 8, 12));
         rows.addEventFilter(KeyEvent.KEY_PRESSED, e -> Ui.walk(rows, e));
-        ScrollPane scroll = new ScrollPane(rows);
+        ScrollPane scroll = new Scroll(rows);
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
         ProgressBar bar = new ProgressBar();

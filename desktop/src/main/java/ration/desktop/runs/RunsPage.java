@@ -34,6 +34,7 @@ import ration.desktop.control.Cover;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Sheet.Column;
 import ration.desktop.control.Ui;
@@ -128,7 +129,7 @@ public final class RunsPage extends BorderPane implements Arriving {
         setBottom(foot);
         side.getStyleClass().add("card-body");
         side.setId("runs-side");
-        ScrollPane scroll = new ScrollPane(side);
+        ScrollPane scroll = new Scroll(side);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.getStyleClass().add("card");
@@ -154,7 +155,7 @@ public final class RunsPage extends BorderPane implements Arriving {
                         RUNS_HINT)
                 .setSelected(of == hand));
         view(head, "Fittings", "view-joints", joints, "Type to replace a cell. Tab: next. Enter: down. Delete: clear.");
-        ScrollPane scroll = new ScrollPane(lists);
+        ScrollPane scroll = new Scroll(lists);
         scroll.setFitToWidth(true);
         lists.getStyleClass().add("card-body");
         lists.setId("lists");

@@ -23,6 +23,7 @@ import ration.answer.signoff.Requirement;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -57,7 +58,7 @@ public final class SignOffPage extends LivePage {
     private final Label basis = Ui.label("", "soft");
     private final PointCard card;
     private final PacketCard packet;
-    private final ScrollPane scroll = new ScrollPane();
+    private final ScrollPane scroll = new Scroll();
     private final LongWork proving;
     private Optional<Comparison> compared = Optional.empty();
     private String picked = "";

@@ -25,6 +25,7 @@ import ration.answer.assess.StartingCase;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Home;
 import ration.desktop.session.LongWork;
@@ -106,7 +107,7 @@ public final class StartPage extends BorderPane implements Arriving {
                 Ui.walk(rows, e);
             }
         });
-        ScrollPane list = new ScrollPane(rows);
+        ScrollPane list = new Scroll(rows);
         list.setFitToWidth(true);
         list.setFocusTraversable(false);
         list.setPrefWidth(LIST);

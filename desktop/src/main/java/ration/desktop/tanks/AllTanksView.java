@@ -4,18 +4,18 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import ration.answer.ask.FuelTable;
 import ration.answer.assess.Assessment;
 import ration.base.quantity.Dimension;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 
 /** What every tank holds and leaves, side by side, and what is likely left below the placards. */
-final class AllTanksView extends ScrollPane {
+final class AllTanksView extends Scroll {
 
     private static final String[] HEADS = {
         "Tank", "Full", "Usable", "Placard", "Manufacturer", "Drained", "Computed", "Governs"

@@ -31,6 +31,7 @@ import ration.desktop.control.Chips;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -105,7 +106,7 @@ final class ShapeView extends RowBox {
         figures.setHgap(8);
         figures.setVgap(2);
         right.getStyleClass().add("card-body");
-        ScrollPane scroll = new ScrollPane(right);
+        ScrollPane scroll = new Scroll(right);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.getStyleClass().add("card");

@@ -24,6 +24,7 @@ import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -87,7 +88,7 @@ final class StayView extends RowBox {
 
     /** In a low window it scrolls, and does not push the frame. */
     private static ScrollPane low(Region content) {
-        ScrollPane scroll = new ScrollPane(content);
+        ScrollPane scroll = new Scroll(content);
         scroll.setFitToWidth(true);
         scroll.setFitToHeight(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);

@@ -22,6 +22,7 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Figure;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -62,7 +63,7 @@ final class TankCards extends ColumnBox {
         set.setAlignment(Pos.CENTER_LEFT);
         VBox top = new ColumnBox(8, capacity, placard, set);
         top.getStyleClass().add("card-body");
-        ScrollPane scroll = new ScrollPane(asked);
+        ScrollPane scroll = new Scroll(asked);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         asked.setId("asked-of-tank");

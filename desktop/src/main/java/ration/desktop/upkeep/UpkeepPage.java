@@ -21,6 +21,7 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -122,7 +123,7 @@ public final class UpkeepPage extends LivePage {
         sum.setId("upkeep-sum");
         words.setId("upkeep-words");
         words.setMinWidth(0);
-        ScrollPane scroll = new ScrollPane(rows);
+        ScrollPane scroll = new Scroll(rows);
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
         scroll.setMinWidth(0);

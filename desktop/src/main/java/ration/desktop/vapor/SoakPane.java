@@ -23,6 +23,7 @@ import javafx.scene.layout.VBox;
 import ration.aircraft.condition.Power;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -208,7 +209,7 @@ public final class SoakPane extends ColumnBox {
                 lay,
                 Ui.button("Cancel", "log-leave", () -> body.getChildren().setAll(picture), "plain"));
         foot.setAlignment(Pos.CENTER_LEFT);
-        ScrollPane scroll = new ScrollPane(new ColumnBox(
+        ScrollPane scroll = new Scroll(new ColumnBox(
                 8, Ui.wrapped(file + ", " + table.rows() + " readings. Set what each column is.", "soft"), grid, foot));
         scroll.setFitToWidth(true);
         body.getChildren().setAll(scroll);

@@ -33,6 +33,7 @@ import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -174,9 +175,9 @@ public final class VaporPage extends LivePage {
     private HBox below() {
         figures.setHgap(8);
         figures.setVgap(3);
-        ScrollPane buysScroll = new ScrollPane(buys);
+        ScrollPane buysScroll = new Scroll(buys);
         buysScroll.setFitToWidth(true);
-        ScrollPane figureScroll = new ScrollPane(new ColumnBox(10, figures, zones));
+        ScrollPane figureScroll = new Scroll(new ColumnBox(10, figures, zones));
         figureScroll.setFitToWidth(true);
         for (ScrollPane s : List.of(buysScroll, figureScroll)) {
             s.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);

@@ -24,6 +24,7 @@ import ration.base.task.Task;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -91,7 +92,7 @@ public final class VariantsPage extends LivePage {
         VBox top = new ColumnBox(6, head, state);
         top.getStyleClass().add("flow-head");
         setTop(top);
-        ScrollPane scroll = new ScrollPane(columns);
+        ScrollPane scroll = new Scroll(columns);
         scroll.setFitToHeight(false);
         scroll.setFocusTraversable(false);
         setCenter(scroll);

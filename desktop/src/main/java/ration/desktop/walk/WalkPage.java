@@ -33,6 +33,7 @@ import ration.base.quantity.Unit;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.RowBox;
+import ration.desktop.control.Scroll;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.PicturePane;
@@ -108,7 +109,7 @@ public final class WalkPage extends LivePage {
         VBox body = new ColumnBox(12, title, tells, entries, how, trouble, picture);
         body.setPadding(new Insets(16, 24, 8, 24));
         body.setMinWidth(0);
-        ScrollPane scroll = new ScrollPane(body);
+        ScrollPane scroll = new Scroll(body);
         scroll.setFitToWidth(true);
         scroll.setFitToHeight(true);
         scroll.setFocusTraversable(false);
