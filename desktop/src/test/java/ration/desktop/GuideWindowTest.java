@@ -6,6 +6,9 @@ import java.nio.file.Files;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import ration.answer.guide.Step;
+import ration.base.quantity.Method;
+import ration.record.file.ProjectFile;
+import ration.record.file.ProjectFileException;
 import ration.record.project.Project;
 
 /** The guide beside the document: opened at the step of the page, turned by keys, left to what is missing. */
@@ -96,6 +99,27 @@ class GuideWindowTest extends WindowHarness {
         until(() -> session.project().brief().power().by().equals("maker"));
         keys(KeyCode.F1);
         until(() -> everyText().contains("1 of 3 with a source"));
+    }
+
+    /** Lines begin as estimates of a starting layout; a length written with how it was measured is one no more. */
+    @Test
+    void aLengthIsMeasuredFromTheGuide() throws ProjectFileException {
+        Project layout = ProjectFile.demo("two-outlets");
+        robot.interact(() -> session.show(layout, null));
+        int before = estimates();
+        step(Step.LINES);
+        robot.interact(() -> node("#guide-go").requestFocus());
+        keys(KeyCode.ENTER);
+        until(() -> node("#runs-sheet").isFocused());
+        robot.write("47 tape");
+        keys(KeyCode.ENTER);
+        until(() -> estimates() == before - 1);
+    }
+
+    private int estimates() {
+        return (int) session.project().system().runs().stream()
+                .filter(r -> r.length().filter(m -> !Method.of(m).guessed()).isEmpty())
+                .count();
     }
 
     private void step(Step step) {

@@ -25,6 +25,7 @@ import ration.aircraft.model.RunBuild.Figure;
 import ration.aircraft.model.RunBuild.Marks;
 import ration.aircraft.model.RunBuild.Papers;
 import ration.base.quantity.Measured;
+import ration.base.quantity.Method;
 import ration.base.quantity.Quantity;
 import ration.base.quantity.Unit;
 
@@ -272,9 +273,17 @@ public enum SheetColumn {
         return m.quantity().shown();
     }
 
+    /** How it was measured may stand behind a figure, 47 in tape; where it does not, it stays as it was. */
     private static Optional<Measured> read(String text, Unit unit, Optional<Measured> before) {
         if (text.isBlank()) {
             return Optional.empty();
+        }
+        String written = text.strip();
+        for (int at = written.indexOf(' '); at > 0; at = written.indexOf(' ', at + 1)) {
+            String by = written.substring(at + 1).strip();
+            if (Method.written(by).isPresent()) {
+                return read(written.substring(0, at), unit, before).map(m -> new Measured(m.quantity(), by));
+            }
         }
         Quantity q = Quantity.parse(text, before.map(b -> b.quantity().unit()).orElse(unit));
         if (q.si() < 0) {

@@ -3,6 +3,7 @@ package ration.base.quantity;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * How a figure came about, and how far it may be off then, as two standard deviations. Common practice, no source. What
@@ -60,12 +61,16 @@ public enum Method {
 
     /** How a figure came about; an estimate where nothing known is written. */
     public static Method of(Measured m) {
-        String by = m.by().toLowerCase(Locale.ROOT);
+        return written(m.by()).orElse(ESTIMATE);
+    }
+
+    /** The way with whose word a text begins; empty where none does. */
+    public static Optional<Method> written(String text) {
+        String by = text.toLowerCase(Locale.ROOT);
         return Arrays.stream(values())
                 .filter(x -> by.startsWith(x.word)
                         && (by.length() == x.word.length() || !Character.isLetter(by.charAt(x.word.length()))))
-                .max(Comparator.comparingInt(x -> x.word.length()))
-                .orElse(ESTIMATE);
+                .max(Comparator.comparingInt(x -> x.word.length()));
     }
 
     /** How far a figure may be off, SI: what is written behind it, else what is usual for how it came about. */

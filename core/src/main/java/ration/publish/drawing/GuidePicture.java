@@ -14,6 +14,9 @@ import ration.answer.assess.StartingCase;
 import ration.answer.assess.TankAnswer;
 import ration.answer.assess.VaporAnswer;
 import ration.answer.guide.Step;
+import ration.base.quantity.Dimension;
+import ration.base.quantity.Measured;
+import ration.base.quantity.Unit;
 import ration.base.quantity.UnitSystem;
 import ration.physics.tank.StrandedMap;
 import ration.publish.drawing.Mark.Anchor;
@@ -21,6 +24,7 @@ import ration.publish.drawing.Mark.Label;
 import ration.publish.drawing.Mark.Notch;
 import ration.publish.drawing.Picture.Kind;
 import ration.publish.drawing.Picture.Piece;
+import ration.record.project.Brief;
 import ration.record.project.Project;
 import ration.verdict.check.Finding;
 import ration.verdict.check.Verdict;
@@ -69,7 +73,7 @@ public final class GuidePicture {
             case HEIGHTS -> (w, h, m) -> MeasuringPicture.side(s, MeasuringPoints.of(s), w, h);
             case LINES -> path(s, governing, units);
             case LOSSES -> (w, h, m) -> HeadBudget.draw(s, governing, units, w, h);
-            case ENGINE -> bars(List.of(bar(Ledger.of(a, units).flow())));
+            case ENGINE -> demand(a, units);
             case ATTITUDES -> stranded(a, tank, units);
             case GOVERNS ->
                 bars(Ledger.of(a, units).entries().stream()
@@ -169,14 +173,70 @@ public final class GuidePicture {
         return all;
     }
 
-    private static Drawing bars(List<Bar> bars) {
-        return (w, h, m) -> bars(bars, w, h);
+    /** What the engine takes as a sum, and the margin over it. */
+    private static Drawing demand(Assessment a, UnitSystem units) {
+        Brief b = a.project().brief();
+        Unit flow = units.unit(Dimension.FLOW);
+        List<Term> sum = new ArrayList<>(List.of(
+                new Term("takeoff power", b.power().quantity().shown(), said(b.power()), false),
+                new Term(
+                        "\u00d7 specific consumption",
+                        b.consumption().quantity().shown(),
+                        said(b.consumption()),
+                        false),
+                new Term("\u00f7 fuel weight", units.text(b.demandDensity(), Dimension.DENSITY), "standard day", false),
+                new Term(
+                        "takeoff demand",
+                        UnitSystem.figure(flow.fromSi(b.demand()), 2) + " " + flow.symbol(),
+                        "",
+                        true),
+                new Term(
+                        "\u00d7 factor",
+                        UnitSystem.figure(b.factor(), 2),
+                        b.delivery().label(),
+                        false),
+                new Term("must reach the engine", units.text(b.needed(), Dimension.FLOW), "in every case", true)));
+        Bar margin = bar(Ledger.of(a, units).flow());
+        return (w, h, m) -> {
+            List<Piece> pieces = new ArrayList<>();
+            double wide = Math.min(w - 40, 460);
+            double y = 30;
+            for (Term t : sum) {
+                List<Mark> marks = new ArrayList<>(List.of(
+                        new Label(20, y, t.name(), t.whole() ? 13 : 12, t.whole(), Ink.INK, Anchor.START),
+                        new Label(20 + wide * 0.68, y, t.figure(), t.whole() ? 16 : 13, true, Ink.INK, Anchor.END),
+                        new Label(20 + wide * 0.72, y, t.by(), 11, false, Ink.SOFT, Anchor.START)));
+                if (t.whole()) {
+                    marks.add(new Mark.Path(
+                            List.of(new Mark.Spot(20 + wide * 0.42, y - 18), new Mark.Spot(20 + wide * 0.68, y - 18)),
+                            false,
+                            null,
+                            Mark.Pen.of(Ink.INK, 1),
+                            0));
+                }
+                pieces.add(new Piece("", Kind.TEXT, t.name() + " " + t.figure() + " " + t.by(), marks));
+                y += 28;
+            }
+            pieces.addAll(bars(List.of(margin), y + 14, w));
+            return new Picture(w, h, pieces);
+        };
     }
 
-    private static Picture bars(List<Bar> bars, double width, double height) {
+    /** A figure of a sum. */
+    private record Term(String name, String figure, String by, boolean whole) {}
+
+    private static String said(Measured m) {
+        return m.by().isBlank() ? "source not said" : m.by();
+    }
+
+    private static Drawing bars(List<Bar> bars) {
+        return (w, h, m) -> new Picture(w, h, bars(bars, 26, w));
+    }
+
+    private static List<Piece> bars(List<Bar> bars, double top, double width) {
         List<Piece> pieces = new ArrayList<>();
         double wide = Math.min(width - 40, 460);
-        double y = 26;
+        double y = top;
         for (Bar b : bars) {
             pieces.add(new Piece(
                     "",
@@ -190,6 +250,6 @@ public final class GuidePicture {
                             new Label(20, y + 29, b.under(), 11, false, Ink.SOFT, Anchor.START))));
             y += ROW;
         }
-        return new Picture(width, height, pieces);
+        return pieces;
     }
 }

@@ -236,6 +236,27 @@ class PlumbingTest {
                 .isEqualTo("19 in");
     }
 
+    /** A figure typed over another stays as it was measured; a way written behind it is how it was. */
+    @Test
+    void howALengthWasMeasuredMayStandBehindIt() {
+        for (String[] each : new String[][] {
+            {"17 1/2", "17.5 in", ""},
+            {"17 1/2 tape", "17.5 in", "tape"},
+            {"440 mm drawing, sheet 4", "440 mm", "drawing, sheet 4"},
+            {"17.5 in Tape, twice", "17.5 in", "Tape, twice"},
+        }) {
+            FuelSystem system = SheetColumn.LENGTH.set(SYSTEM, run(SYSTEM), each[0]);
+            assertThat(SheetColumn.LENGTH.text(system, run(system))).isEqualTo(each[1]);
+            assertThat(run(system).length().orElseThrow().by())
+                    .isEqualTo(
+                            each[2].isEmpty()
+                                    ? run(SYSTEM).length().orElseThrow().by()
+                                    : each[2]);
+        }
+        assertThatThrownBy(() -> SheetColumn.LENGTH.set(SYSTEM, run(SYSTEM), "17 1/2 guess"))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
     @Test
     void withoutColumnNamesATableGoesInWhereTheMarkStands() {
         RunSheet.Outcome out = RunSheet.paste(SYSTEM, RunSheet.table("57;1 x 90\n29;2 x 45"), 0, SheetColumn.LENGTH);

@@ -239,7 +239,8 @@ public final class BriefPage extends Scroll implements Arriving {
     }
 
     private static VBox column(Node node, String under, TextField by) {
-        by.setAlignment(Pos.CENTER);
+        by.getStyleClass().remove("left-field");
+        by.getStyleClass().add("center-field");
         VBox box = column(node, under);
         box.getChildren().add(by);
         return box;

@@ -33,6 +33,7 @@ import ration.desktop.control.WhyEvent;
 import ration.desktop.layout.LayoutActions;
 import ration.desktop.session.Home;
 import ration.desktop.session.Message;
+import ration.desktop.session.Painted;
 import ration.desktop.session.Session;
 import ration.desktop.start.StartPage;
 import ration.desktop.style.Tokens;
@@ -276,6 +277,13 @@ public final class MainWindow {
         stage.setMinHeight(LEAST_HEIGHT);
         stage.setWidth(width);
         stage.setHeight(height);
+        // and their answer may come later, after the size the toolkit believes to have asked for
+        Painted.then(() -> {
+            if (Math.abs(stage.getWidth() - LEAST_WIDTH) < 3 && width > LEAST_WIDTH) {
+                stage.setWidth(width);
+                stage.setHeight(height);
+            }
+        });
     }
 
     public void open(Path path) {
@@ -382,6 +390,7 @@ public final class MainWindow {
             case LINES -> {
                 session.picked().set(m.about());
                 go(Page.RUNS);
+                pages.runs().length(m.about());
             }
             case FLOW -> showGoverning();
             case VARIANTS -> go(Page.VARIANTS);

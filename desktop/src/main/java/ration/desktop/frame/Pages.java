@@ -67,6 +67,7 @@ final class Pages {
     private final ConditionsBar conditions;
     private final LayoutPage layout;
     private final Supplier<BriefPage> brief;
+    private final Supplier<RunsPage> runs;
     private final Supplier<TanksPage> tanks;
     private final Supplier<VaporPage> vapor;
     private final Supplier<HangarPage> hangar;
@@ -85,7 +86,8 @@ final class Pages {
         brief = once(() -> new BriefPage(session));
         all.put(Page.BRIEF, brief);
         all.put(Page.LAYOUT, () -> layout);
-        all.put(Page.RUNS, once(() -> new RunsPage(session, exports)));
+        runs = once(() -> new RunsPage(session, exports));
+        all.put(Page.RUNS, runs);
         all.put(Page.FLOW, once(() -> {
             FlowPage flow = new FlowPage(session, item, exports::readTable, exports::readings);
             flow.byCase().addListener((o, was, now) -> window.byCase());
@@ -125,6 +127,10 @@ final class Pages {
 
     BriefPage brief() {
         return brief.get();
+    }
+
+    RunsPage runs() {
+        return runs.get();
     }
 
     HangarPage hangar() {

@@ -28,6 +28,7 @@ import ration.aircraft.plumbing.ShoppingList;
 import ration.answer.ask.HoseOrder;
 import ration.answer.assess.Assessment;
 import ration.base.quantity.Dimension;
+import ration.base.quantity.Method;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Cover;
@@ -217,6 +218,17 @@ public final class RunsPage extends BorderPane implements Arriving {
             runs.requestFocus();
             if (runs.column() < 1) {
                 runs.choose(0, 1);
+            }
+        }
+    }
+
+    /** Puts the keys on the length of a line. */
+    public void length(String id) {
+        refresh();
+        for (int row = 0; row < hand.sheet().getItems().size(); row++) {
+            int column = hand.columns().indexOf(SheetColumn.LENGTH);
+            if (hand.sheet().getItems().get(row).run().equals(Optional.of(id)) && column >= 0) {
+                hand.sheet().choose(row, column);
             }
         }
     }
@@ -514,6 +526,13 @@ public final class RunsPage extends BorderPane implements Arriving {
                                         + ((Run) run.get()).size().label(),
                                 "soft"),
                         Ui.rule());
+        ((Run) run.get()).length().ifPresent(m -> side.getChildren()
+                .add(Ui.wrapped("Length " + m.quantity().shown() + ", "
+                        + (m.by().isBlank() ? "nobody said how it was measured" : m.by())
+                        + (Method.of(m).guessed()
+                                ? ". Once measured, write how behind it: "
+                                        + m.quantity().shown() + " tape."
+                                : "."))));
         List<Finding> found = findings(id);
         if (found.isEmpty()) {
             side.getChildren()

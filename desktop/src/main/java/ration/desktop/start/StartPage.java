@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Insets;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -15,6 +14,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -153,8 +153,7 @@ public final class StartPage extends BorderPane implements Arriving {
         Button print =
                 Ui.button("Its measuring sheet as PDF\u2026", "start-measuring", () -> asked.measuringSheet(picked));
         Button empty = Ui.button("An empty sheet", "start-empty", asked::empty);
-        HBox acts = new RowBox(8, lay, print, empty);
-        acts.setAlignment(Pos.CENTER_LEFT);
+        FlowPane acts = new FlowPane(8, 6, lay, print, empty);
         VBox foot = new ColumnBox(6, title, facts, acts);
         foot.setPadding(new Insets(10, 16, 14, 16));
         foot.getStyleClass().add("card-body");
