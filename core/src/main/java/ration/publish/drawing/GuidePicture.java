@@ -210,7 +210,7 @@ public final class GuidePicture {
                     marks.add(new Mark.Path(
                             List.of(new Mark.Spot(20 + wide * 0.42, y - 18), new Mark.Spot(20 + wide * 0.68, y - 18)),
                             false,
-                            null,
+                            Ink.NONE,
                             Mark.Pen.of(Ink.INK, 1),
                             0));
                 }

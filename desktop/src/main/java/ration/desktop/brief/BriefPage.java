@@ -289,11 +289,10 @@ public final class BriefPage extends Scroll implements Arriving {
     private TextField by(
             String id, String words, Function<Brief, Measured> get, BiFunction<Brief, Measured, Brief> set) {
         Consumer<String> say = by -> change(
-                "Set how " + words.toLowerCase(java.util.Locale.ROOT) + " was found",
+                "Set the source of " + words.toLowerCase(java.util.Locale.ROOT),
                 b -> set.apply(b, new Measured(get.apply(b).quantity(), by)));
-        QuantityField<String> how = new QuantityField<String>(
-                        "brief-by-" + id, "How " + words + " was found", String::strip, t -> t)
-                .onValue(say);
+        QuantityField<String> how =
+                new QuantityField<String>("brief-by-" + id, "Source of " + words, String::strip, t -> t).onValue(say);
         how.setPromptText("by");
         how.setPrefWidth(82);
         how.getStyleClass().addAll("card-field", "left-field", "soft");
@@ -390,7 +389,7 @@ public final class BriefPage extends Scroll implements Arriving {
                 field,
                 by(
                         id,
-                        name + " angle",
+                        name.toLowerCase(java.util.Locale.ROOT) + " angle",
                         b -> get.apply(b.envelope()),
                         (b, m) -> b.withEnvelope(set.set(b.envelope(), m))));
         VBox words = new ColumnBox(3, title, figure, Ui.wrapped(hint, "soft"));
