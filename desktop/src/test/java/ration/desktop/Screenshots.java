@@ -62,8 +62,7 @@ public final class Screenshots {
             look(s);
             scene.getRoot()
                     .fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.F1, false, false, false, false));
-            javafx.application.Platform.runLater(
-                    () -> javafx.application.Platform.runLater(() -> fire(scene, "#guide-03-heights")));
+            later(scene, "#guide-03-heights");
         });
         SCENES.put("walk", (s, scene) -> {
             s.show(ration.record.project.Pattern.GRAVITY_SELECTOR.project(), null);
