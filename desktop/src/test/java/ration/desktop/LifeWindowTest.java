@@ -31,10 +31,6 @@ class LifeWindowTest extends WindowHarness {
         return robot.lookup(id).tryQuery().map(n -> n.getAccessibleText()).orElse("");
     }
 
-    private String step() {
-        return label("#step-title");
-    }
-
     private void enter(String id, String text) {
         until(() -> robot.lookup(id).tryQuery().isPresent());
         robot.interact(() -> node(id).requestFocus());

@@ -61,7 +61,7 @@ class LongUseWindowTest extends WindowHarness {
         long begun = System.nanoTime();
         int since = 0;
         for (int n = 0; n < EDITS; n++) {
-            step(random, documents, n);
+            edit(random, documents, n);
             since++;
             if (n == EDITS / 4) {
                 quarter = held(begun, since);
@@ -83,14 +83,15 @@ class LongUseWindowTest extends WindowHarness {
     /** Forty readings a second for four seconds in the build, for ten minutes in the long one. */
     @Test
     void readingsThatKeepComingLeaveNothingBehind(TestReporter reporter) throws Exception {
-        robot.interact(() -> session.openDemo("corrie-b1"));
         robot.clickOn("#rail-hangar");
         until(() -> robot.lookup("#wanted-run-log").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#wanted-run-log")).fire());
         until(() -> robot.lookup("#test-begin").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#test-begin")).fire());
         next();
+        until(() -> step().startsWith("Tester and instruments"));
         next();
+        until(() -> step().startsWith("Date and length"));
         Path growing =
                 Files.writeString(folder.resolve("live.csv"), "# ration readings 1\nseconds,channel,value,unit\n");
         answers.open = growing;
@@ -143,7 +144,7 @@ class LongUseWindowTest extends WindowHarness {
         written.incrementAndGet();
     }
 
-    private void step(Random random, Project[] documents, int n) {
+    private void edit(Random random, Project[] documents, int n) {
         if (n % EACH == 0) {
             robot.interact(() -> session.show(documents[n / EACH % documents.length], null));
             drawings.add(new WeakReference<>(node("#schematic")));

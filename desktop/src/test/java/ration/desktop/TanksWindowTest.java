@@ -24,10 +24,6 @@ import ration.record.evidence.Work;
 /** Tanks and hangar tests, by clicks and keys. */
 class TanksWindowTest extends WindowHarness {
 
-    private String step() {
-        return label("#step-title");
-    }
-
     private void enter(String text) {
         if (!text.isEmpty()) {
             control(KeyCode.A);

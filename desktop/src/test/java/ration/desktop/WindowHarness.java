@@ -251,6 +251,11 @@ abstract class WindowHarness {
         robot.interact(() -> node("#schematic").requestFocus());
     }
 
+    /** The step of the test in hand. */
+    String step() {
+        return label("#step-title");
+    }
+
     /** The next step of the test in hand. */
     void next() {
         robot.interact(() -> node("#test-next").requestFocus());

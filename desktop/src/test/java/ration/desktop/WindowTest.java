@@ -550,6 +550,15 @@ class WindowTest extends WindowHarness {
     /**
      * What was typed over one cell is not offered in the next that is opened; keys of a quick hand are kept in order.
      */
+    private boolean opened() {
+        try {
+            untilWithin(3, () -> sheet("#runs-sheet").getEditingCell() != null);
+            return true;
+        } catch (AssertionError notYet) {
+            return false;
+        }
+    }
+
     @Test
     void aCellOpensWithWhatItHoldsAndKeepsEveryKey() {
         robot.clickOn("#rail-runs");
@@ -558,11 +567,15 @@ class WindowTest extends WindowHarness {
         inOneGo(List.of(KeyCode.DIGIT4, KeyCode.DIGIT7, KeyCode.ENTER));
         until(() -> length("r3") == 47);
         double before = length("r2");
-        robot.doubleClickOnDrawn(n -> n instanceof javafx.scene.control.TableCell<?, ?> c
-                && c.getTableRow() != null
-                && c.getTableRow().getIndex() == 1
-                && c.getTableView().getColumns().indexOf(c.getTableColumn()) == 6);
-        until(() -> sheet("#runs-sheet").getEditingCell() != null);
+        until(() -> session.shown().get().project() == session.project());
+        // two clicks more than half a second apart, as on a busy machine, are no double click: then once more
+        for (int tries = 0; tries < 5 && !opened(); tries++) {
+            robot.doubleClickOnDrawn(n -> n instanceof javafx.scene.control.TableCell<?, ?> c
+                    && c.getTableRow() != null
+                    && c.getTableRow().getIndex() == 1
+                    && c.getTableView().getColumns().indexOf(c.getTableColumn()) == 6);
+        }
+        assertThat(opened()).isTrue();
         assertThat(((javafx.scene.control.TextField) node(".sheet-field")).getText())
                 .startsWith(ration.base.quantity.UnitSystem.figure(before, 0));
         keys(KeyCode.ENTER);

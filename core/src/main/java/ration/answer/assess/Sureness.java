@@ -209,7 +209,7 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
     /** The same for the strip, where two lines hold case and all. */
     String brief() {
         return this == PENDING
-                ? "how sure: computing"
+                ? "computing"
                 : this == UNKNOWN
                         ? "how sure: not known"
                         : open().size() + " of " + deciding.size() + " figures estimated";

@@ -523,48 +523,50 @@ public final class BriefPage extends Scroll implements Arriving {
                         Unit.CELSIUS,
                         Practice::withColdFuel),
                 Ui.label("must hold", "soft"));
-        ToggleButton smear = new ToggleButton();
-        smear.setId("smear-passes");
-        smear.setAccessibleText("Accept a stain at a fitting, with a recheck date");
-        smear.setOnAction(e -> changePractice(
-                "Set whether a stain is accepted", p -> p.withAsks(p.asks().withSmear(smear.isSelected()))));
-        updates.add(() -> {
-            smear.setSelected(brief().practice().asks().smear());
-            smear.setText(BriefWords.smear(smear.isSelected()));
-        });
-        grid.addRow(5, Ui.label("Stain at a fitting"), Ui.label(""), smear);
-        ToggleButton size = new ToggleButton();
-        size.setId("vent-size-asked");
-        size.setAccessibleText("Check vent size by rule of thumb beside its pressure drop");
-        size.setOnAction(e -> changePractice(
-                "Set whether vent size is checked", p -> p.withAsks(p.asks().withVentSize(size.isSelected()))));
-        updates.add(() -> {
-            size.setSelected(brief().practice().asks().ventSize());
-            size.setText(BriefWords.must(size.isSelected()));
-        });
-        grid.addRow(6, Ui.label("Vent no more than one size below its line"), Ui.label(""), size);
-        ToggleButton fine = new ToggleButton();
-        fine.setId("fine-filter-asked");
-        fine.setAccessibleText("Ask for a fine filter where the engine manufacturer gives no figure");
-        fine.setOnAction(e -> changePractice(
-                "Set whether a fine filter is required",
-                p -> p.withAsks(p.asks().withFineFilter(fine.isSelected()))));
-        updates.add(() -> {
-            fine.setSelected(brief().practice().asks().fineFilter());
-            fine.setText(BriefWords.must(fine.isSelected()));
-        });
-        grid.addRow(7, Ui.label("Fine filter before the engine"), Ui.label(""), fine);
-        ToggleButton sheets = new ToggleButton();
-        sheets.setId("assembly-asked");
-        sheets.setAccessibleText("Leak checks count only once the assembly sheets are done");
-        sheets.setOnAction(e -> changePractice(
-                "Set whether assembly sheets are required",
-                p -> p.withAsks(p.asks().withAssembly(sheets.isSelected()))));
-        updates.add(() -> {
-            sheets.setSelected(brief().practice().asks().assembly());
-            sheets.setText(BriefWords.must(sheets.isSelected()));
-        });
-        grid.addRow(8, Ui.label("Assembly sheets done before a leak check counts"), Ui.label(""), sheets);
+        school(
+                grid,
+                5,
+                "Stain at a fitting",
+                new School(
+                        "smear-passes",
+                        "Accept a stain at a fitting, with a recheck date",
+                        "Set whether a stain is accepted",
+                        Practice.Asks::smear,
+                        Practice.Asks::withSmear,
+                        BriefWords::smear));
+        school(
+                grid,
+                6,
+                "Vent no more than one size below its line",
+                new School(
+                        "vent-size-asked",
+                        "Check vent size by rule of thumb beside its pressure drop",
+                        "Set whether vent size is checked",
+                        Practice.Asks::ventSize,
+                        Practice.Asks::withVentSize,
+                        BriefWords::must));
+        school(
+                grid,
+                7,
+                "Fine filter before the engine",
+                new School(
+                        "fine-filter-asked",
+                        "Ask for a fine filter where the engine manufacturer gives no figure",
+                        "Set whether a fine filter is required",
+                        Practice.Asks::fineFilter,
+                        Practice.Asks::withFineFilter,
+                        BriefWords::must));
+        school(
+                grid,
+                8,
+                "Assembly sheets done before a leak check counts",
+                new School(
+                        "assembly-asked",
+                        "Leak checks count only once the assembly sheets are done",
+                        "Set whether assembly sheets are required",
+                        Practice.Asks::assembly,
+                        Practice.Asks::withAssembly,
+                        BriefWords::must));
         return tile(
                 "Additional cases",
                 grid,
@@ -584,18 +586,41 @@ public final class BriefPage extends Scroll implements Arriving {
             PracticeSetter set,
             Function<Practice.Asks, Boolean> asks,
             BiFunction<Practice.Asks, Boolean, Practice.Asks> with) {
-        ToggleButton must = new ToggleButton();
-        must.setId("must-" + id);
-        must.setAccessibleText(words + " must hold");
-        must.setOnAction(e -> changePractice(
+        ToggleButton must = chosen(new School(
+                "must-" + id,
+                words + " must hold",
                 "Ask for " + words.substring(0, words.indexOf(',')).toLowerCase(java.util.Locale.ROOT),
-                p -> p.withAsks(with.apply(p.asks(), must.isSelected()))));
-        updates.add(() -> {
-            boolean on = asks.apply(brief().practice().asks());
-            must.setSelected(on);
-            must.setText(BriefWords.must(on));
-        });
+                asks,
+                with,
+                BriefWords::must));
         grid.addRow(row, Ui.label(words), practice(id, words, get, Unit.ONE, set), must);
+    }
+
+    /** Where the trade has two schools: which is followed. */
+    private record School(
+            String id,
+            String words,
+            String edit,
+            Function<Practice.Asks, Boolean> asks,
+            BiFunction<Practice.Asks, Boolean, Practice.Asks> with,
+            Function<Boolean, String> said) {}
+
+    private void school(GridPane grid, int row, String label, School of) {
+        grid.addRow(row, Ui.label(label), Ui.label(""), chosen(of));
+    }
+
+    private ToggleButton chosen(School of) {
+        ToggleButton button = new ToggleButton();
+        button.setId(of.id());
+        button.setAccessibleText(of.words());
+        button.setOnAction(
+                e -> changePractice(of.edit(), p -> p.withAsks(of.with().apply(p.asks(), button.isSelected()))));
+        updates.add(() -> {
+            boolean on = of.asks().apply(brief().practice().asks());
+            button.setSelected(on);
+            button.setText(of.said().apply(on));
+        });
+        return button;
     }
 
     private QuantityField<Quantity> practice(
