@@ -257,15 +257,7 @@ class LifeWindowTest extends WindowHarness {
     void aRunLogKeepsItsTableAndReadingsComeFromAFile() throws IOException {
         Path document = folder.resolve("corrie.ration");
         robot.interact(() -> session.save(document));
-        robot.clickOn("#rail-hangar");
-        until(() -> robot.lookup("#wanted-run-log").tryQuery().isPresent());
-        robot.interact(() -> ((Button) node("#wanted-run-log")).fire());
-        until(() -> robot.lookup("#test-begin").tryQuery().isPresent());
-        robot.interact(() -> ((Button) node("#test-begin")).fire());
-        next();
-        until(() -> step().startsWith("Tester and instruments"));
-        next();
-        until(() -> step().startsWith("Date and length"));
+        runLogUpToTheDate();
         Path growing = Files.writeString(
                 folder.resolve("live.csv"), "# ration readings 1\nseconds,channel,value,unit\n1,outside,64,F\n");
         answers.open = growing;

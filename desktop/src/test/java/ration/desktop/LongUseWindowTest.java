@@ -83,15 +83,7 @@ class LongUseWindowTest extends WindowHarness {
     /** Forty readings a second for four seconds in the build, for ten minutes in the long one. */
     @Test
     void readingsThatKeepComingLeaveNothingBehind(TestReporter reporter) throws Exception {
-        robot.clickOn("#rail-hangar");
-        until(() -> robot.lookup("#wanted-run-log").tryQuery().isPresent());
-        robot.interact(() -> ((Button) node("#wanted-run-log")).fire());
-        until(() -> robot.lookup("#test-begin").tryQuery().isPresent());
-        robot.interact(() -> ((Button) node("#test-begin")).fire());
-        next();
-        until(() -> step().startsWith("Tester and instruments"));
-        next();
-        until(() -> step().startsWith("Date and length"));
+        runLogUpToTheDate();
         Path growing =
                 Files.writeString(folder.resolve("live.csv"), "# ration readings 1\nseconds,channel,value,unit\n");
         answers.open = growing;

@@ -23,6 +23,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.robot.Robot;
@@ -260,6 +261,19 @@ abstract class WindowHarness {
     void next() {
         robot.interact(() -> node("#test-next").requestFocus());
         keys(KeyCode.ENTER);
+    }
+
+    /** Begins the run log of the demo, to the step that takes readings. */
+    void runLogUpToTheDate() {
+        robot.clickOn("#rail-hangar");
+        until(() -> robot.lookup("#wanted-run-log").tryQuery().isPresent());
+        robot.interact(() -> ((ButtonBase) node("#wanted-run-log")).fire());
+        until(() -> robot.lookup("#test-begin").tryQuery().isPresent());
+        robot.interact(() -> ((ButtonBase) node("#test-begin")).fire());
+        next();
+        until(() -> step().startsWith("Tester and instruments"));
+        next();
+        until(() -> step().startsWith("Date and length"));
     }
 
     void until(BooleanSupplier condition) {

@@ -226,7 +226,7 @@ public final class GuidePicture {
     private record Term(String name, String figure, String by, boolean whole) {}
 
     private static String said(Measured m) {
-        return m.by().isBlank() ? "source not said" : m.by();
+        return m.by().isBlank() ? "source unknown" : m.by();
     }
 
     private static Drawing bars(List<Bar> bars) {

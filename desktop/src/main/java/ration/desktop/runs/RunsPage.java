@@ -528,7 +528,7 @@ public final class RunsPage extends BorderPane implements Arriving {
                         Ui.rule());
         ((Run) run.get()).length().ifPresent(m -> side.getChildren()
                 .add(Ui.wrapped("Length " + m.quantity().shown() + ", "
-                        + (m.by().isBlank() ? "nobody said how it was measured" : m.by())
+                        + (m.by().isBlank() ? "source unknown" : m.by())
                         + (Method.of(m).guessed()
                                 ? ". Once measured, write how behind it: "
                                         + m.quantity().shown() + " tape."
