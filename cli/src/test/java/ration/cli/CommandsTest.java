@@ -46,6 +46,25 @@ class CommandsTest {
         return file;
     }
 
+    /** A document that is read while the command line comes up gives the same answer, and the same complaint, once. */
+    @Test
+    void whatIsReadAheadIsReadAlike() throws Exception {
+        String there = saved(ProjectFile.demo("brindle-a2")).toString();
+        Files.writeString(folder.resolve("torn.ration"), "{\"format\": ");
+        String torn = folder.resolve("torn.ration").toString();
+        for (String file : List.of(there, torn, folder.resolve("none.ration").toString(), "tansy", folder.toString())) {
+            int code = run("upkeep", file);
+            String said = out.toString();
+            String complained = err.toString();
+            Documents.begin(file);
+            assertThat(run("upkeep", file)).isEqualTo(code);
+            assertThat(out).hasToString(said);
+            assertThat(err).hasToString(complained);
+        }
+        Documents.begin(torn);
+        assertThat(run("upkeep", there)).as("another than was begun").isNotEqualTo(2);
+    }
+
     /** What a command makes never stands in place of a document, whatever the document is called. */
     @Test
     void nothingIsWrittenOverADocument() throws Exception {

@@ -93,7 +93,13 @@ class GuideWindowTest extends WindowHarness {
         led("#brief-power");
         robot.write("85");
         keys(KeyCode.TAB, KeyCode.TAB);
+        robot.interact(() -> session.undo());
+        until(() -> session.project().brief().power().assumed());
         robot.interact(() -> node("#brief-by-power").requestFocus());
+        control(KeyCode.A);
+        keys(KeyCode.BACK_SPACE, KeyCode.ENTER);
+        until(() -> label("#brief-trouble").contains("Name a source"));
+        assertThat(session.project().brief().power().assumed()).isTrue();
         robot.write("maker");
         keys(KeyCode.ENTER);
         until(() -> session.project().brief().power().by().equals("maker"));

@@ -38,6 +38,21 @@ public record Measured(Quantity quantity, String by) {
         return by.equals(ASSUMED);
     }
 
+    /**
+     * This figure with where it is from, as somebody writes it. What is only assumed stays so until something is named:
+     * an erased word would make it said by nobody.
+     *
+     * @throws IllegalArgumentException where nothing is named of what is only assumed
+     */
+    public Measured from(String source) {
+        String named = source.strip();
+        if (named.isEmpty() && assumed()) {
+            throw new IllegalArgumentException("Name a source: this figure is only assumed so far.");
+        }
+        boolean still = Method.written(named).filter(m -> m == Method.ASSUMED).isPresent();
+        return new Measured(quantity, still ? ASSUMED : named);
+    }
+
     /** This figure as somebody says it now; how it was measured stays, unless it was only assumed. */
     public Measured said(Quantity other) {
         return new Measured(other, assumed() ? "" : by);

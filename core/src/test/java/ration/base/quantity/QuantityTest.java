@@ -270,4 +270,14 @@ class QuantityTest {
         assertThat(UnitSystem.US.temperature(310.928, 0)).isEqualTo("100 \u00b0F (38 \u00b0C)");
         assertThat(UnitSystem.METRIC.temperature(310.928, 1)).isEqualTo("37.8 \u00b0C");
     }
+
+    /** Who erases the word "assumed" has said nothing; who writes it in other letters neither. */
+    @Test
+    void whatIsAssumedStaysSoUntilASourceIsNamed() {
+        Measured assumed = Measured.of(0.5, Unit.PSI, Measured.ASSUMED);
+        assertThatThrownBy(() -> assumed.from("  ")).isInstanceOf(IllegalArgumentException.class);
+        assertThat(assumed.from("Assumed, as usual").assumed()).isTrue();
+        assertThat(assumed.from("maker").assumed()).isFalse();
+        assertThat(assumed.from("maker").from("").by()).isEmpty();
+    }
 }

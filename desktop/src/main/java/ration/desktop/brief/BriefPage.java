@@ -290,9 +290,14 @@ public final class BriefPage extends Scroll implements Arriving {
             String id, String words, Function<Brief, Measured> get, BiFunction<Brief, Measured, Brief> set) {
         Consumer<String> say = by -> change(
                 "Set the source of " + words.toLowerCase(java.util.Locale.ROOT),
-                b -> set.apply(b, new Measured(get.apply(b).quantity(), by)));
-        QuantityField<String> how =
-                new QuantityField<String>("brief-by-" + id, "Source of " + words, String::strip, t -> t).onValue(say);
+                b -> set.apply(b, get.apply(b).from(by)));
+        QuantityField<String> how = new QuantityField<String>(
+                        "brief-by-" + id,
+                        "Source of " + words,
+                        t -> get.apply(brief()).from(t).by(),
+                        t -> t)
+                .onTrouble(trouble::setText)
+                .onValue(say);
         how.setPromptText("by");
         how.setPrefWidth(82);
         how.getStyleClass().addAll("card-field", "left-field", "soft");

@@ -253,12 +253,13 @@ final class ItemCard extends Scroll {
         QuantityField<String> how = new QuantityField<String>(
                         "by-" + word(field),
                         "How " + field.label() + " of " + item.name() + " was measured",
-                        String::strip,
+                        t -> field.value().from(t).by(),
                         t -> t)
-                .onValue(b -> set(field, m -> new Measured(m.quantity(), b)));
+                .onTrouble(trouble::setText)
+                .onValue(b -> set(field, m -> m.from(b)));
         how.update(field.value().by());
         how.getStyleClass().addAll("card-field", "soft");
-        Methods.on(how, by -> set(field, m -> new Measured(m.quantity(), by)));
+        Methods.on(how, by -> set(field, m -> m.from(by)));
         Methods.tell(how, field.value());
         return how;
     }
